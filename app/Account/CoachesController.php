@@ -104,7 +104,7 @@ final readonly class CoachesController
                 if ($coach->isHeadCoach()) {
                     $this->endLinks($coach, InvitationEnding::Demoted);
                 }
-                $coach->become($role);
+                $coach->changeRole($role);
             }
             if ($coach->isActive() !== $active) {
                 $this->audit->add(

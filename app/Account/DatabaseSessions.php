@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-use Periplus\App\Http\LastKnown;
+use Periplus\App\Http\FallbackCache;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHandler;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\PdoSessionHandler;
@@ -25,8 +25,10 @@ final class DatabaseSessions extends PdoSessionHandler
 
     private ?\PDOException $away = null;
 
-    public function __construct(#[Autowire('%env(DATABASE_URL)%')] string $url, private readonly LastKnown $lastKnown)
-    {
+    public function __construct(
+        #[Autowire('%env(DATABASE_URL)%')] string $url,
+        private readonly FallbackCache $fallback,
+    ) {
         parent::__construct($url, [
             'db_table' => 'session',
             'lock_mode' => self::LOCK_NONE,
@@ -57,7 +59,7 @@ final class DatabaseSessions extends PdoSessionHandler
         try {
             $data = null === $this->away ? parent::doRead($id) : throw $this->away;
         } catch (\PDOException $away) {
-            $copy = $this->lastKnown->copy(self::CACHE_PREFIX.$id);
+            $copy = $this->fallback->copy(self::CACHE_PREFIX.$id);
 
             return \is_string($copy) ? $copy : throw $away;
         }
@@ -100,14 +102,14 @@ final class DatabaseSessions extends PdoSessionHandler
     {
         $id = self::digest($sessionId);
         unset($this->known[$id]);
-        $this->lastKnown->forget(self::CACHE_PREFIX.$id);
+        $this->fallback->forget(self::CACHE_PREFIX.$id);
 
         return null === $this->away ? parent::doDestroy($id) : throw $this->away;
     }
 
     private function copy(string $id, string $data): void
     {
-        $this->lastKnown->keep(self::CACHE_PREFIX.$id, $data, self::CACHE_SECONDS);
+        $this->fallback->keep(self::CACHE_PREFIX.$id, $data, self::CACHE_SECONDS);
     }
 
     private static function digest(string $sessionId): string

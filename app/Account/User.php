@@ -60,7 +60,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
         return $this->role;
     }
 
-    public function become(GymRole $role): void
+    public function changeRole(GymRole $role): void
     {
         $this->role = $role;
     }

@@ -70,15 +70,19 @@ final class CheckBenchmarkCommand extends Command
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'));
         $numbering = Numbering::named('parity');
-        $text = static fn (int $at): ChainText => new ChainText(self::CHAINS[$at]);
+        $text = static fn (int $position): ChainText => new ChainText(self::CHAINS[$position]);
         $rates = [
             'read' => self::rate(
-                static fn (int $at) => Reader::builtIn()->read(self::CHAINS[$at], $numbering, Stance::Orthodox),
+                static fn (int $position) => Reader::builtIn()->read(
+                    self::CHAINS[$position],
+                    $numbering,
+                    Stance::Orthodox,
+                ),
             ),
             'check, from text to findings' => self::rate(
-                static fn (int $at) => Check::builtIn()->run(
+                static fn (int $position) => Check::builtIn()->run(
                     new ChainInStance(
-                        Reader::builtIn()->read(self::CHAINS[$at], $numbering, Stance::Orthodox)->chain
+                        Reader::builtIn()->read(self::CHAINS[$position], $numbering, Stance::Orthodox)->chain
                             ?? throw new \LogicException('A chain of the bench cannot be read.'),
                         Stance::Orthodox,
                     ),
@@ -86,15 +90,15 @@ final class CheckBenchmarkCommand extends Command
                 ),
             ),
             'the same with both mirrors and the document' => self::rate(
-                static fn (int $at) => CheckSerializer::builtIn()->serialize($text($at), $options),
+                static fn (int $position) => CheckSerializer::builtIn()->serialize($text($position), $options),
             ),
         ];
         $rates['mends, of verdict and findings'] = self::rate(
-            static fn (int $at) => MendSerializer::builtIn()->serialize($text($at), $options),
+            static fn (int $position) => MendSerializer::builtIn()->serialize($text($position), $options),
             few: true,
         );
         $rates['what comes next'] = self::rate(
-            static fn (int $at) => NextSerializer::builtIn()->serialize($text($at), $options),
+            static fn (int $position) => NextSerializer::builtIn()->serialize($text($position), $options),
             few: true,
         );
         $output->writeln('One core, chains of eight items, a second:');
@@ -151,16 +155,16 @@ final class CheckBenchmarkCommand extends Command
             return Command::FAILURE;
         }
         $empty = $check = [];
-        for ($at = 0; $at < $requests; ++$at) {
-            $body = ['text' => self::CHAINS[$at % \count(self::CHAINS)]];
+        for ($position = 0; $position < $requests; ++$position) {
+            $body = ['text' => self::CHAINS[$position % \count(self::CHAINS)]];
             $empty[] = $client->time('/api/ping', $body);
             $check[] = $client->time('/api/check', $body);
         }
         $parts = ['next' => [], 'similar' => [], 'mends' => []];
-        for ($at = 0; $at < $requests / 5; ++$at) {
+        for ($position = 0; $position < $requests / 5; ++$position) {
             foreach (array_keys($parts) as $part) {
                 $parts[$part][] = $client->time('/api/check', [
-                    'text' => self::CHAINS[$at % \count(self::CHAINS)],
+                    'text' => self::CHAINS[$position % \count(self::CHAINS)],
                     'with' => [$part],
                 ]);
             }
@@ -188,16 +192,16 @@ final class CheckBenchmarkCommand extends Command
     private static function rate(\Closure $work, bool $few = false): int
     {
         $chains = \count(self::CHAINS);
-        for ($at = 0; $at < ($few ? 6 : 200); ++$at) {
-            $work($at % $chains);
+        for ($position = 0; $position < ($few ? 6 : 200); ++$position) {
+            $work($position % $chains);
         }
         $rates = [];
         for ($window = 0; $window < self::WINDOWS; ++$window) {
             $done = 0;
             $start = hrtime(true);
             do {
-                for ($at = 0; $at < ($few ? $chains : 60); ++$at) {
-                    $work($at % $chains);
+                for ($position = 0; $position < ($few ? $chains : 60); ++$position) {
+                    $work($position % $chains);
                 }
                 $done += $few ? $chains : 60;
                 $seconds = (hrtime(true) - $start) / 1e9;

@@ -48,8 +48,8 @@ final readonly class CheckSummary
         $sequence = Sequence::of($inStance->chain);
         $contacts = [];
         $opponent = new Opponent(Stance::Orthodox);
-        foreach (array_keys($inStance->chain->items) as $at) {
-            foreach ($opponent->contacts($inStance, $at) as $contact) {
+        foreach (array_keys($inStance->chain->items) as $index) {
+            foreach ($opponent->contacts($inStance, $index) as $contact) {
                 $contacts[$contact->value] = true;
             }
         }

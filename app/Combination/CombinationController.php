@@ -122,9 +122,9 @@ final readonly class CombinationController
 
     #[Route('/{id<\d{1,9}>}/versions/{version<\d{1,9}>}/bring-back', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function bringBack(int $id, int $version, Request $http, #[CurrentUser] User $user): JsonResponse
+    public function restoreVersion(int $id, int $version, Request $http, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->library->bringBack($id, IfMatch::version($http), $version, $user), $user);
+        return $this->answer($this->library->restoreVersion($id, IfMatch::version($http), $version, $user), $user);
     }
 
     /** @param array<string, string> $headers */

@@ -110,7 +110,7 @@ final readonly class Library
     }
 
     /** Restores an earlier version as the newest. */
-    public function bringBack(int $id, int $basedOn, int $version, User $editor): Combination
+    public function restoreVersion(int $id, int $basedOn, int $version, User $editor): Combination
     {
         $content = $this->version($this->combinations->get($id), $version)->content();
 

@@ -114,8 +114,8 @@ final class DocsTables
             \sprintf("`%s` under kickboxing rules: %s\n\n", self::WORKED, lcfirst($check['summary']))
             ."| item | leaves load, turn, range | what was missing before it, ms | wait | verdict | why |\n| --- | "
             ."--- | --- | --- | --- | --- |\n";
-        foreach ($check['items'] as $at => $item) {
-            $link = $check['links'][$at - 1] ?? null;
+        foreach ($check['items'] as $index => $item) {
+            $link = $check['links'][$index - 1] ?? null;
             /** @var array<string, int> $parts */
             $parts = null === $link ? [] : (array) $link['parts'];
             $missing = implode(

@@ -68,9 +68,9 @@ final class SequenceCommand extends Command
             foreach ($document['problems'] as $problem) {
                 $output->writeln($problem['message'], OutputInterface::OUTPUT_RAW);
             }
-            foreach ($document['order'] as $at => $line) {
+            foreach ($document['order'] as $index => $line) {
                 $output->writeln(
-                    \sprintf('%4s  %s', 0 === $at ? '' : $document['steps'][$at - 1], trim($lines[$line])),
+                    \sprintf('%4s  %s', 0 === $index ? '' : $document['steps'][$index - 1], trim($lines[$line])),
                     OutputInterface::OUTPUT_RAW,
                 );
             }

@@ -60,12 +60,12 @@ final readonly class DemoLogbook
          *     fell?: list<array{name: string, link: int}>,
          * } $row
          */
-        foreach ($sessions as $at => $row) {
+        foreach ($sessions as $index => $row) {
             $course = $courses[$row['course']];
             $this->logbook->write(
                 new EntryRequest(
                     $this->day($course, $row['week']),
-                    'demo-entry-'.$at,
+                    'demo-entry-'.$index,
                     course: $course->id(),
                     coach: $coaches[$row['by']]->id(),
                     orthodox: $row['orthodox'],
@@ -94,10 +94,10 @@ final readonly class DemoLogbook
             );
         }
         /** @var array{name: string, method: string, by: string, taps: list<int>} $row */
-        foreach ($measured as $at => $row) {
+        foreach ($measured as $index => $row) {
             $this->measurements->keep(
                 $byName[$row['name']]->id,
-                'demo-measurement-'.$at,
+                'demo-measurement-'.$index,
                 new MeasureRequest($row['taps'], $row['method']),
                 $coaches[$row['by']],
             );

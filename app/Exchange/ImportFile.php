@@ -103,8 +103,8 @@ final readonly class ImportFile
         }
         self::bound(\count($data['combinations']));
         $entries = [];
-        foreach (array_values($data['combinations']) as $at => $row) {
-            $line = $lines[$at] ?? 1;
+        foreach (array_values($data['combinations']) as $index => $row) {
+            $line = $lines[$index] ?? 1;
             $source = self::short((string) json_encode($row, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES));
             if (!\is_array($row) || !\is_string($row['name'] ?? null) || !\is_string($row['chain'] ?? null)) {
                 $entries[] = new ImportEntry($line, $source, null, 'A combination has a "name" and a "chain".');
@@ -174,9 +174,9 @@ final readonly class ImportFile
         $entries = [];
         [$line, $counted] = [1, 0];
         while (true) {
-            $at = (int) ftell($stream);
-            $line += substr_count($content, "\n", $counted, $at - $counted);
-            $counted = $at;
+            $index = (int) ftell($stream);
+            $line += substr_count($content, "\n", $counted, $index - $counted);
+            $counted = $index;
             $cells = fgetcsv($stream, null, ',', '"', '');
             if (false === $cells) {
                 return $entries;
@@ -200,8 +200,8 @@ final readonly class ImportFile
                 continue;
             }
             $row = [];
-            foreach ($columns as $at => $column) {
-                $row[$column] = Csv::read($cells[$at] ?? '');
+            foreach ($columns as $index => $column) {
+                $row[$column] = Csv::read($cells[$index] ?? '');
             }
             $or = static fn (string $column, string $default): string => '' === trim($row[$column] ?? '')
                 ? $default
@@ -240,7 +240,7 @@ final readonly class ImportFile
         $entries = [];
         // Only as many lines are split as there can be entries with remarks in between.
         $lines = preg_split('/\r\n|\n|\r/', PlainText::lines($content), 10 * self::MAX_ENTRIES);
-        foreach (false === $lines ? [] : $lines as $at => $line) {
+        foreach (false === $lines ? [] : $lines as $index => $line) {
             [$chain, $name] = array_map(trim(...), [...explode('#', $line, 2), '']);
             // "Sea gate: 1 2 3": a name may also come before the chain.
             if ('' === $name && 1 === preg_match('/^([^:]*\p{L}[^:]*):\s+([^:]+)$/u', $chain, $found)) {
@@ -251,7 +251,7 @@ final readonly class ImportFile
                 continue;
             }
             self::bound(\count($entries) + 1);
-            $entries[] = new ImportEntry($at + 1, self::short($line), [
+            $entries[] = new ImportEntry($index + 1, self::short($line), [
                 'name' => $name,
                 'chain' => $chain,
                 'numbering' => $given->numbering,

@@ -25,11 +25,11 @@ final readonly class ImportLines
     {
         foreach (array_chunk($entries, self::ROWS_PER_INSERT, true) as $chunk) {
             $values = [];
-            foreach ($chunk as $at => $entry) {
+            foreach ($chunk as $index => $entry) {
                 array_push(
                     $values,
                     $import,
-                    $at + 1,
+                    $index + 1,
                     LineKind::Waiting->value,
                     \sprintf('Line %d: %s', $entry->line, $entry->source),
                     json_encode($entry->toArray(), \JSON_THROW_ON_ERROR),

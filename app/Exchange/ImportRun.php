@@ -83,7 +83,7 @@ class ImportRun
         }
     }
 
-    public function become(ImportState $state): void
+    public function setState(ImportState $state): void
     {
         $this->state = $state;
     }

@@ -163,7 +163,7 @@ final readonly class ImportRuns
                     'library.imported',
                     \sprintf('imported a file: %d new, %d changed', \count($new), \count($changed)),
                 );
-                $import->become(ImportState::Applied);
+                $import->setState(ImportState::Applied);
             });
         });
     }
@@ -197,7 +197,7 @@ final readonly class ImportRuns
                     if (null === $summary || $summary->version !== $before + 1) {
                         $stays[] = $summary->content->name ?? '';
                     } elseif (LineKind::Changed === $line->kind()) {
-                        $this->library->bringBack($combination, $summary->version, $before, $user);
+                        $this->library->restoreVersion($combination, $summary->version, $before, $user);
                     } elseif (null === $summary->archivedAt) {
                         $this->library->archive($combination, $summary->version, $user);
                     }
@@ -207,7 +207,7 @@ final readonly class ImportRuns
                     'library.import-undone',
                     \sprintf('took an import back: %d of %d', \count($lines) - \count($stays), \count($lines)),
                 );
-                $import->become(ImportState::Undone);
+                $import->setState(ImportState::Undone);
 
                 return array_values(array_filter($stays, static fn (string $name): bool => '' !== $name));
             });

@@ -25,7 +25,7 @@ final readonly class JsonPlace
     {
         // What may come next: a value, a key or an end. Open brackets are kept on a stack.
         [$stack, $expect] = [[], 'value'];
-        foreach (self::tokens($json) as [$at, $kind, $token]) {
+        foreach (self::tokens($json) as [$position, $kind, $token]) {
             $top = end($stack);
             $ends =
                 \in_array($token, [']', '}'], true)
@@ -41,7 +41,7 @@ final readonly class JsonPlace
                 default => 'sign' !== $kind || '[' === $token || '{' === $token,
             };
             if (!$fits) {
-                return self::at($json, $at);
+                return self::at($json, $position);
             }
             if ($ends) {
                 array_pop($stack);
@@ -73,7 +73,7 @@ final readonly class JsonPlace
     public static function ofItems(string $json, string $key, int $most): array
     {
         [$depth, $inside, $ended, $before, $lines, $line, $counted, $count] = [0, false, false, ['', ''], [], 1, 0, 0];
-        foreach (self::tokens($json) as [$at, , $token]) {
+        foreach (self::tokens($json) as [$position, , $token]) {
             if (++$count > self::MAX_TOKENS) {
                 throw new Invalid(
                     'This file holds more than any library of this size would. Nothing was imported.',
@@ -81,8 +81,8 @@ final readonly class JsonPlace
                 );
             }
             if ($inside && 2 === $depth && !\in_array($token, [',', ']'], true)) {
-                $line += substr_count($json, "\n", $counted, $at - $counted);
-                $counted = $at;
+                $line += substr_count($json, "\n", $counted, $position - $counted);
+                $counted = $position;
                 $lines[] = $line;
             }
             $depth += match ($token) {
@@ -114,16 +114,22 @@ final readonly class JsonPlace
      */
     private static function tokens(string $json): iterable
     {
-        $at = 0;
-        while (1 === preg_match(self::TOKEN, $json, $found, \PREG_OFFSET_CAPTURE | \PREG_UNMATCHED_AS_NULL, $at)) {
+        $position = 0;
+        while (1 === preg_match(
+            self::TOKEN,
+            $json,
+            $found,
+            \PREG_OFFSET_CAPTURE | \PREG_UNMATCHED_AS_NULL,
+            $position,
+        )) {
             foreach ([1 => 'string', 2 => 'number', 3 => 'word', 4 => 'sign'] as $group => $kind) {
                 if (null !== $found[$group][0]) {
                     yield [$found[$group][1], $kind, $found[$group][0]];
                 }
             }
-            $at = $found[0][1] + \strlen((string) $found[0][0]);
+            $position = $found[0][1] + \strlen((string) $found[0][0]);
         }
-        $rest = $at + strspn($json, " \t\r\n", $at);
+        $rest = $position + strspn($json, " \t\r\n", $position);
         if ($rest < \strlen($json)) {
             yield [$rest, 'broken', ''];
         }

@@ -7,7 +7,7 @@ namespace Periplus\App\HouseRules;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\DBAL\LockMode;
 use Doctrine\Persistence\ManagerRegistry;
-use Periplus\App\Http\LastKnown;
+use Periplus\App\Http\FallbackCache;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 
@@ -25,7 +25,7 @@ final class GymHouseRules extends ServiceEntityRepository
     /** @var array<string, HouseRules> what was read during this request */
     private array $read = [];
 
-    public function __construct(ManagerRegistry $registry, private readonly LastKnown $lastKnown)
+    public function __construct(ManagerRegistry $registry, private readonly FallbackCache $fallback)
     {
         parent::__construct($registry, StoredHouseRules::class);
     }
@@ -73,7 +73,7 @@ final class GymHouseRules extends ServiceEntityRepository
     {
         $this->read = [];
         foreach (BuiltInHouseRules::ids() as $id) {
-            $this->lastKnown->forget(self::CACHE_PREFIX.$id);
+            $this->fallback->forget(self::CACHE_PREFIX.$id);
         }
     }
 
@@ -82,7 +82,7 @@ final class GymHouseRules extends ServiceEntityRepository
     {
         // Read many times a second while a coach types.
         /** @var array<string, mixed>|null $content */
-        $content = $this->lastKnown->read(
+        $content = $this->fallback->read(
             self::CACHE_PREFIX.$id,
             self::FRESH_SECONDS,
             fn (): ?array => $this->find($id)?->content(),

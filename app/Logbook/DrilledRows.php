@@ -107,10 +107,10 @@ final readonly class DrilledRows
             $found[$summary->id] = $summary;
         }
         $rounds = [];
-        foreach ($said as $at => $one) {
+        foreach ($said as $index => $one) {
             $summary =
                 $found[$one['combination']]
-                ?? throw Invalid::field("combinations[$at].combination", 'There is no such combination in the '
+                ?? throw Invalid::field("combinations[$index].combination", 'There is no such combination in the '
                     .'library.');
             $written = [
                 'chain' => $summary->content->notation,

@@ -131,11 +131,11 @@ class LogEntry implements Versioned
         $this->drilled = new ArrayCollection();
         $this->fallen = new ArrayCollection();
         $this->combinations = new ArrayCollection();
-        $this->say($draft, $editor, $createdAt);
+        $this->update($draft, $editor, $createdAt);
     }
 
     /** Sets everything except the drilled work, see {@see lay}. */
-    public function say(EntryDraft $draft, User $editor, \DateTimeImmutable $now): void
+    public function update(EntryDraft $draft, User $editor, \DateTimeImmutable $now): void
     {
         $this->course = $draft->course;
         $this->name = $draft->name;
@@ -183,7 +183,7 @@ class LogEntry implements Versioned
      * @param list<FallenLink> $fallen
      * @param array<string, float> $figures
      */
-    public function lay(array $drilled, array $fallen, array $figures): void
+    public function writeRows(array $drilled, array $fallen, array $figures): void
     {
         $this->figures = $figures;
         $ids = [];

@@ -298,10 +298,10 @@ final readonly class LogFiles
             throw self::wrong('This is no logbook of Periplus. It is a JSON or CSV file that was taken out here.');
         }
         $entries = [];
-        foreach ($data['entries'] as $at => $entry) {
+        foreach ($data['entries'] as $index => $entry) {
             $key = \is_array($entry) ? $entry['key'] ?? null : null;
             if (!\is_array($entry) || !\is_string($key) || 1 !== preg_match('/^[A-Za-z0-9-]{4,64}$/D', $key)) {
-                throw self::wrong(\sprintf('Entry %d of the file has no key.', (int) $at + 1));
+                throw self::wrong(\sprintf('Entry %d of the file has no key.', (int) $index + 1));
             }
             $entries[$key] = $entry;
         }

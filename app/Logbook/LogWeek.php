@@ -33,7 +33,7 @@ class LogWeek
         private int $course,
         SessionSum $sum,
     ) {
-        $this->become($sum);
+        $this->update($sum);
     }
 
     public function week(): string
@@ -46,7 +46,7 @@ class LogWeek
         return new SessionSum($this->sessions, $this->workMs, $this->figures);
     }
 
-    public function become(SessionSum $sum): void
+    public function update(SessionSum $sum): void
     {
         $this->sessions = $sum->sessions;
         $this->workMs = $sum->workMs;

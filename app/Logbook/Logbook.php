@@ -93,7 +93,7 @@ final readonly class Logbook
     }
 
     /** Records a session that ran, once for each run. A coach's corrections are kept when a wall reports late. */
-    public function takeIn(EndedRun $ended): void
+    public function recordRun(EndedRun $ended): void
     {
         $run = $ended->run;
         $rows = $this->rows->rows($ended->drilled);
@@ -103,7 +103,7 @@ final readonly class Logbook
             if ($known->drilled() !== $rows || $known->workMs() !== $ended->workMs) {
                 $this->change($known->id(), $known->version(), function (LogEntry $entry) use ($ended, $rows): void {
                     $entry->last(self::length($ended->run), $ended->workMs, $this->clock->now());
-                    $this->lay($entry, $rows, $entry->fallen());
+                    $this->writeRows($entry, $rows, $entry->fallen());
                 });
             }
         } elseif (0 !== $ended->workMs) {
@@ -178,8 +178,8 @@ final readonly class Logbook
         $draft = $this->draft($request, $editor, $course, $before->name(), $lengthMs, $workMs, $rows);
 
         return $this->change($id, $basedOn, function (LogEntry $entry) use ($draft, $editor): void {
-            $entry->say($draft, $this->accounts->managed($editor), $this->clock->now());
-            $this->lay($entry, $draft->drilled, $draft->fallen);
+            $entry->update($draft, $this->accounts->managed($editor), $this->clock->now());
+            $this->writeRows($entry, $draft->drilled, $draft->fallen);
             $this->record($entry, $editor, 'log.updated', 'corrected “%s” of %s in the logbook');
         });
     }
@@ -188,7 +188,7 @@ final readonly class Logbook
     {
         return $this->change($id, $basedOn, function (LogEntry $entry) use ($editor): void {
             $entry->remove($this->accounts->managed($editor), $this->clock->now());
-            $this->lay($entry, $entry->drilled(), $entry->fallen());
+            $this->writeRows($entry, $entry->drilled(), $entry->fallen());
             $this->record($entry, $editor, 'log.removed', 'took “%s” of %s out of the logbook');
         });
     }
@@ -197,7 +197,7 @@ final readonly class Logbook
     {
         return $this->change($id, $basedOn, function (LogEntry $entry) use ($editor): void {
             $entry->restore($this->accounts->managed($editor), $this->clock->now());
-            $this->lay($entry, $entry->drilled(), $entry->fallen());
+            $this->writeRows($entry, $entry->drilled(), $entry->fallen());
             $this->record($entry, $editor, 'log.restored', 'put “%s” of %s back into the logbook');
         });
     }
@@ -248,7 +248,7 @@ final readonly class Logbook
         $this->entities->persist($entry);
         // Its rows need its id.
         $this->entities->flush();
-        $entry->lay($draft->drilled, $draft->fallen, $figures);
+        $entry->writeRows($draft->drilled, $draft->fallen, $figures);
         $this->entities->flush();
 
         return $entry;
@@ -258,9 +258,9 @@ final readonly class Logbook
      * @param list<DrilledRow> $drilled
      * @param list<FallenLink> $fallen
      */
-    private function lay(LogEntry $entry, array $drilled, array $fallen): void
+    private function writeRows(LogEntry $entry, array $drilled, array $fallen): void
     {
-        $entry->lay($drilled, $fallen, $this->rows->figures($drilled, $entry->attendance()));
+        $entry->writeRows($drilled, $fallen, $this->rows->figures($drilled, $entry->attendance()));
     }
 
     /**

@@ -47,10 +47,10 @@ final readonly class LogbookFill
         foreach ($courses as $course) {
             for ($kind = 0; $kind < 8; ++$kind) {
                 $said = array_map(
-                    static fn (int $at): array => [
-                        'combination' => $ids[($kind * 31 + $at * 7 + $course->id()) % \count($ids)],
-                        'minutes' => 3 + $at,
-                        'stance' => 0 === ($kind + $at) % 4 ? 'both' : 'own',
+                    static fn (int $index): array => [
+                        'combination' => $ids[($kind * 31 + $index * 7 + $course->id()) % \count($ids)],
+                        'minutes' => 3 + $index,
+                        'stance' => 0 === ($kind + $index) % 4 ? 'both' : 'own',
                     ],
                     range(0, self::COMBINATIONS_PER_ENTRY - 1),
                 );
@@ -164,9 +164,9 @@ final readonly class LogbookFill
             ],
             $entries,
         );
-        foreach ($numbers as $at => $number) {
+        foreach ($numbers as $index => $number) {
             $session = $sessions[$number % \count($sessions)];
-            [$entry, $day] = [$first + $at, $entries[$at][3]];
+            [$entry, $day] = [$first + $index, $entries[$index][3]];
             $seen = [];
             foreach ($session['rows'] as $position => $row) {
                 $id = $ids[($number * 17 + $position * 13) % \count($ids)];

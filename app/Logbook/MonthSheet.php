@@ -203,14 +203,22 @@ final readonly class MonthSheet
         $most = max([1.0, ...array_column($columns, 1)]);
         $width = self::WIDTH / max(1, \count($columns));
         $foot = $pdf->GetY() + $height;
-        foreach ($columns as $at => [$name, $value]) {
-            $tall = ($height - 8) * $value / $most;
-            $pdf->Rect(self::MARGIN + $at * $width + 0.6, $foot - 4 - $tall, $width - 1.2, $tall, 'F', [], self::BAR);
+        foreach ($columns as $index => [$name, $value]) {
+            $tall = (($height - 8) * $value) / $most;
+            $pdf->Rect(
+                self::MARGIN + $index * $width + 0.6,
+                $foot - 4 - $tall,
+                $width - 1.2,
+                $tall,
+                'F',
+                [],
+                self::BAR,
+            );
             if ($value > 0) {
-                $pdf->setXY(self::MARGIN + $at * $width, $foot - 8 - $tall);
+                $pdf->setXY(self::MARGIN + $index * $width, $foot - 8 - $tall);
                 $this->cell($pdf, $width, (string) round($value), self::PALE, 'C', 6.5);
             }
-            $pdf->setXY(self::MARGIN + $at * $width, $foot - 4);
+            $pdf->setXY(self::MARGIN + $index * $width, $foot - 4);
             $this->cell($pdf, $width, ltrim($name, '0'), self::PALE, 'C', 6.5);
         }
         $pdf->setXY(self::MARGIN, $foot);

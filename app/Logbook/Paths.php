@@ -227,7 +227,10 @@ final readonly class Paths
                 'line' => $drawn['line'],
                 'verdict' => $this->check->run($inStance, $options)->verdict->value,
                 'new' => array_map(
-                    static fn (int $at): array => ['link' => $at, 'says' => $words[$at].' to '.$words[$at + 1]],
+                    static fn (int $index): array => [
+                        'link' => $index,
+                        'says' => $words[$index].' to '.$words[$index + 1],
+                    ],
                     $new,
                 ),
             ];

@@ -238,11 +238,11 @@ final readonly class Reports
         $result = $this->check->run($inStance, new CheckOptions($this->rules->named($content->rules)));
         $words = Words::byRole()->items($inStance);
         $links = [];
-        foreach ($result->timing->links as $at => $link) {
-            $fell = $fallen[crc32($content->notation)][$at] ?? 0;
+        foreach ($result->timing->links as $index => $link) {
+            $fell = $fallen[crc32($content->notation)][$index] ?? 0;
             $measures = array_values(array_filter(
                 array_merge(...array_map(static fn (KeptMeasurement $one): array => $one->links(), $measured)),
-                static fn (KeptLink $one): bool => $one->covers($at) && null !== $one->median,
+                static fn (KeptLink $one): bool => $one->covers($index) && null !== $one->median,
             ));
             $slower = \count(array_filter(
                 $measures,
@@ -259,9 +259,9 @@ final readonly class Reports
             $disagrees = ($flows && ($slower >= 2 || $fell >= 2)) || (!$flows && $faster >= 2);
             $links[] = [
                 'summary' => $summary,
-                'link' => $at,
-                'from' => $words[$at],
-                'to' => $words[$at + 1],
+                'link' => $index,
+                'from' => $words[$index],
+                'to' => $words[$index + 1],
                 'fell' => $fell,
                 'times' => $times,
                 'measured' => [
@@ -283,7 +283,7 @@ final readonly class Reports
                 'disagrees' => $disagrees,
                 'says' => self::says($flows, $fell, $slower, $faster),
                 'rules' => $content->rules,
-                'of' => self::numbersOf($chain->items[$at + 1]->key()),
+                'of' => self::numbersOf($chain->items[$index + 1]->key()),
                 'weight' => $fell + $slower + 0.5 * $faster,
             ];
         }

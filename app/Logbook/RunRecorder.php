@@ -27,7 +27,7 @@ final readonly class RunRecorder implements RunObserver
     public function ended(EndedRun $ended): void
     {
         if (!$ended->run->isRehearsal()) {
-            $this->logbook->takeIn($ended);
+            $this->logbook->recordRun($ended);
         }
     }
 

@@ -39,7 +39,7 @@ final class Weeks extends ServiceEntityRepository
         } elseif (null === $known) {
             $this->getEntityManager()->persist(new LogWeek($week, $course ?? 0, $sum));
         } else {
-            $known->become($sum);
+            $known->update($sum);
         }
         $this->getEntityManager()->flush();
     }

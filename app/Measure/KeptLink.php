@@ -28,8 +28,8 @@ final readonly class KeptLink
     }
 
     /** Tells whether it spans that index between two items. */
-    public function covers(int $at): bool
+    public function covers(int $index): bool
     {
-        return $this->from <= $at && $at < $this->to;
+        return $this->from <= $index && $index < $this->to;
     }
 }

@@ -12,7 +12,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Gym\Gyms;
 use Periplus\App\Gym\LibraryLock;
-use Periplus\App\Http\LastKnown;
+use Periplus\App\Http\FallbackCache;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Versions;
@@ -38,7 +38,7 @@ final class GymNumberings extends ServiceEntityRepository
 
     public function __construct(
         ManagerRegistry $registry,
-        private readonly LastKnown $lastKnown,
+        private readonly FallbackCache $fallback,
         private readonly Gyms $gyms,
         private readonly Accounts $accounts,
         private readonly Versions $versions,
@@ -69,7 +69,7 @@ final class GymNumberings extends ServiceEntityRepository
     public function ofGym(): string
     {
         try {
-            $numbering = $this->lastKnown->read(
+            $numbering = $this->fallback->read(
                 self::GYM_CACHE_KEY,
                 self::FRESH_SECONDS,
                 fn (): string => $this->gyms->get()->numbering(),
@@ -152,7 +152,7 @@ final class GymNumberings extends ServiceEntityRepository
         });
         // Clears the cached copy.
         unset($this->read[$numbering->id]);
-        $this->lastKnown->forget(self::CACHE_PREFIX.$numbering->id);
+        $this->fallback->forget(self::CACHE_PREFIX.$numbering->id);
 
         return $saved;
     }
@@ -170,13 +170,13 @@ final class GymNumberings extends ServiceEntityRepository
                 'numbering/'.$numbering->id,
             );
         });
-        $this->lastKnown->forget(self::GYM_CACHE_KEY);
+        $this->fallback->forget(self::GYM_CACHE_KEY);
     }
 
     private function own(string $id): ?Numbering
     {
         /** @var Content|null $content */
-        $content = $this->lastKnown->read(
+        $content = $this->fallback->read(
             self::CACHE_PREFIX.$id,
             self::FRESH_SECONDS,
             fn (): ?array => $this->find($id)?->content(),

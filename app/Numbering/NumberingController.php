@@ -154,15 +154,15 @@ final readonly class NumberingController
             throw new Invalid(\sprintf('Translate at most %d lines at a time.', TranslateRequest::MAX_LINES));
         }
         $rows = [];
-        foreach ($lines as $at => $line) {
+        foreach ($lines as $index => $line) {
             [$chain, $name] = array_map(trim(...), [...explode('#', $line, 2), '']);
             if ('' === $chain) {
-                $rows[] = ['line' => $at + 1, 'text' => $line, 'written' => $line, 'problems' => []];
+                $rows[] = ['line' => $index + 1, 'text' => $line, 'written' => $line, 'problems' => []];
                 continue;
             }
             $reading = $this->reader->read($chain, $from, $request->stance);
             $rows[] = [
-                'line' => $at + 1,
+                'line' => $index + 1,
                 'text' => $line,
                 'written' => null === $reading->chain
                         ? null

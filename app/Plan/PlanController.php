@@ -90,9 +90,9 @@ final readonly class PlanController
     }
 
     #[Route('/{id<\d{1,9}>}/versions/{version<\d{1,9}>}/bring-back', methods: 'POST')]
-    public function bringBack(int $id, int $version, Request $http, #[CurrentUser] User $user): JsonResponse
+    public function restoreVersion(int $id, int $version, Request $http, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->planning->bringBack($id, IfMatch::version($http), $version, $user));
+        return $this->answer($this->planning->restoreVersion($id, IfMatch::version($http), $version, $user));
     }
 
     /** Reports that a coach has the plan open, and returns who else has, and whether it was saved meanwhile. */

@@ -97,7 +97,7 @@ final readonly class Planning
         );
     }
 
-    public function bringBack(int $id, int $basedOn, int $number, User $editor): Plan
+    public function restoreVersion(int $id, int $basedOn, int $number, User $editor): Plan
     {
         $version = $this->entities->find(PlanVersion::class, ['plan' => $id, 'version' => $number])
             ?? throw new NotFound('There is no such version of this session.');

@@ -31,9 +31,9 @@ final class Vtt
          * } $document
          */
         $lines = ['WEBVTT '.self::text($document['name']), ''];
-        foreach ($document['cues'] as $at => $cue) {
+        foreach ($document['cues'] as $index => $cue) {
             $until = $cue['atMs'] + self::MAX_CUE_MS;
-            foreach (\array_slice($document['cues'], $at + 1) as $next) {
+            foreach (\array_slice($document['cues'], $index + 1) as $next) {
                 if ($next['track'] === $cue['track'] && $next['atMs'] > $cue['atMs']) {
                     $until = min($until, $next['atMs']);
                     break;
@@ -43,7 +43,7 @@ final class Vtt
             if ($cue['words']['orthodox'] !== $cue['text']) {
                 $text .= "\northodox: {$cue['words']['orthodox']}\nsouthpaw: {$cue['words']['southpaw']}";
             }
-            $lines[] = $cue['kind'].'-'.$at;
+            $lines[] = $cue['kind'].'-'.$index;
             $lines[] = self::time($cue['atMs']).' --> '.self::time($until);
             $lines[] =
                 (null === $cue['track']

@@ -352,12 +352,12 @@ final class LineSvg
     private function curve(array $pieces): string
     {
         $d = '';
-        foreach ($pieces as $at => $piece) {
+        foreach ($pieces as $index => $piece) {
             $numbers = [];
             foreach ($piece as $place => $number) {
                 $numbers[] = 0 === $place % 2 ? $this->x($number) : round($number, 2);
             }
-            $d .= (0 === $at ? 'M' : 'C').implode(' ', $numbers);
+            $d .= (0 === $index ? 'M' : 'C').implode(' ', $numbers);
         }
 
         return \count($pieces) > 1 ? $d : '';

@@ -60,8 +60,8 @@ final readonly class Paper
     public function cards(array $rows, Numbering $numbering): string
     {
         $pdf = new Sheet('P', 1 === \count($rows) ? $rows[0]->content->name : 'Cards', self::MARGIN);
-        foreach ($rows as $at => $row) {
-            if ($at > 0) {
+        foreach ($rows as $index => $row) {
+            if ($index > 0) {
                 $pdf->AddPage();
             }
             $this->onePage($pdf, $row, $numbering);

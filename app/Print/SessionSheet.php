@@ -173,8 +173,8 @@ final readonly class SessionSheet
             }
             $shown = [] === $round->lanes ? ['' => $round->everybody] : self::named($round, $session);
             foreach ($shown as $name => $lane) {
-                foreach ($lane->sets as $at => $set) {
-                    $this->row($pdf, 0 === $at ? trim($head.'  '.$name) : '', self::line($set), $points);
+                foreach ($lane->sets as $index => $set) {
+                    $this->row($pdf, 0 === $index ? trim($head.'  '.$name) : '', self::line($set), $points);
                 }
                 $head = '';
             }

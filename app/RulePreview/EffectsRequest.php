@@ -32,9 +32,12 @@ final readonly class EffectsRequest
 
     public function validate(ExecutionContextInterface $context): void
     {
-        foreach ($this->keys as $at => $key) {
+        foreach ($this->keys as $index => $key) {
             if (!\is_string($key) || !isset(ModelValues::all()[$key])) {
-                $context->buildViolation('There is no such number in the model.')->atPath('keys.'.$at)->addViolation();
+                $context
+                    ->buildViolation('There is no such number in the model.')
+                    ->atPath('keys.'.$index)
+                    ->addViolation();
             }
         }
     }

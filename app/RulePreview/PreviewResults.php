@@ -32,7 +32,7 @@ final readonly class PreviewResults
      */
     public function next(RulePreview $preview, int $most): array
     {
-        return $this->lay(
+        return $this->store(
             $preview,
             $this->table->underRules($preview->rules()->id, $preview->lastCombination(), $most),
         );
@@ -42,7 +42,7 @@ final readonly class PreviewResults
     public function catchUp(RulePreview $preview, int $batch): void
     {
         do {
-            $ids = $this->lay(
+            $ids = $this->store(
                 $preview,
                 $this->table->underRules($preview->rules()->id, 0, $batch, [
                     'NOT EXISTS (SELECT 1 FROM rule_preview_result r WHERE r.rule_preview_id = ? '
@@ -58,7 +58,7 @@ final readonly class PreviewResults
      *
      * @return array<int, array{verdict: string, level: int}> what is found by another verdict or level now, by id
      */
-    public function putInPlace(RulePreview $preview): array
+    public function apply(RulePreview $preview): array
     {
         return $this->table->takeResults(
             [
@@ -99,7 +99,7 @@ final readonly class PreviewResults
      *
      * @return list<int>
      */
-    private function lay(RulePreview $preview, array $rows): array
+    private function store(RulePreview $preview, array $rows): array
     {
         if ([] === $rows) {
             return [];

@@ -85,7 +85,7 @@ class RulePreview
     }
 
     /** Records the progress after a batch. */
-    public function goOn(int $done, int $lastCombination): void
+    public function advanceTo(int $done, int $lastCombination): void
     {
         $this->done += $done;
         $this->total = max($this->total, $this->done);
@@ -93,7 +93,7 @@ class RulePreview
     }
 
     /** Marks it as complete, with the current number of combinations. */
-    public function becomeReady(int $total): void
+    public function complete(int $total): void
     {
         $this->done = $this->total = $total;
         $this->state = RulePreviewState::Ready;

@@ -118,7 +118,7 @@ final readonly class RulePreviews
                 $preview->rulesVersion(),
                 'There are no such house rules.',
                 function (StoredHouseRules $stored) use ($preview, $rules, $editor): void {
-                    $this->putInPlace($preview);
+                    $this->apply($preview);
                     $stored->change($rules, $this->accounts->managed($editor), $this->clock->now());
                 },
             );
@@ -154,7 +154,7 @@ final readonly class RulePreviews
         return $this->entities->wrapInTransaction(function () use ($preview, $set): int {
             $this->lock->take();
             $this->versions->hold(StoredHouseRules::class, $set);
-            $this->putInPlace($preview);
+            $this->apply($preview);
             $changed = \count($this->results->changed($preview));
             $this->entities->remove($preview);
 
@@ -183,10 +183,10 @@ final readonly class RulePreviews
         return ['changes' => array_values($counts), 'changed' => \array_slice($changed, 0, self::MAX_LISTED)];
     }
 
-    private function putInPlace(RulePreview $preview): void
+    private function apply(RulePreview $preview): void
     {
         $this->results->catchUp($preview, $this->batch);
-        $this->search->change($this->results->putInPlace($preview));
+        $this->search->change($this->results->apply($preview));
     }
 
     /** Checks one batch; a concurrent request waits for it and checks the next. */
@@ -197,9 +197,9 @@ final readonly class RulePreviews
             return $preview;
         }
         $ids = $this->results->next($preview, $this->batch);
-        $preview->goOn(\count($ids), [] === $ids ? $preview->lastCombination() : $ids[\count($ids) - 1]);
+        $preview->advanceTo(\count($ids), [] === $ids ? $preview->lastCombination() : $ids[\count($ids) - 1]);
         if (\count($ids) < $this->batch) {
-            $preview->becomeReady($this->count($preview->rules()->id));
+            $preview->complete($this->count($preview->rules()->id));
         }
 
         return $preview;

@@ -121,7 +121,7 @@ class Run implements ShownSession
     }
 
     /** Applies the result of a command. */
-    public function become(RunState $state): void
+    public function update(RunState $state): void
     {
         $this->state = $state;
         $this->endedMs = $state->endedMs;

@@ -183,7 +183,7 @@ final readonly class RunControl
         // Outside the lock, so that the next command does not wait for the voice.
         $this->prepare($spoken);
         if ($isNew) {
-            $this->tell($view);
+            $this->notifyScreens($view);
         }
         if ($isNew && null !== $view->endedMs) {
             $this->observed($view);
@@ -244,7 +244,7 @@ final readonly class RunControl
                 $state->stands($now) ? $state->position($now) - 1 : $state->position($now),
             );
         }
-        $run->become($state);
+        $run->update($state);
         $this->entities->persist(new GivenCommand(
             $run,
             $run->revision(),
@@ -308,7 +308,7 @@ final readonly class RunControl
         return $programme;
     }
 
-    private function tell(RunView $run): void
+    private function notifyScreens(RunView $run): void
     {
         $this->push->run([$run->followKey, ...$this->walls->keysShowing($run->id)], $run->forScreens());
     }

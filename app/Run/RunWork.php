@@ -41,7 +41,7 @@ final readonly class RunWork
                     if (!$run->view()->isOverdue($now, self::GRACE_PERIOD_MS)) {
                         return null;
                     }
-                    $run->become($run->state()->ended($run->state()->timeOf($run->lengthMs())));
+                    $run->update($run->state()->ended($run->state()->timeOf($run->lengthMs())));
 
                     return $run->view();
                 });

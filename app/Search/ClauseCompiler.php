@@ -7,6 +7,7 @@ namespace Periplus\App\Search;
 use Periplus\App\Account\Accounts;
 use Periplus\App\Combination\CheckSummary;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Search\ChainPart;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\ClauseVisitor;
 use Periplus\Core\Search\ContactClause;
@@ -16,7 +17,6 @@ use Periplus\Core\Search\FieldClause;
 use Periplus\Core\Search\ItemPattern;
 use Periplus\Core\Search\ItemsClause;
 use Periplus\Core\Search\LengthClause;
-use Periplus\Core\Search\Place;
 use Periplus\Core\Search\WordsClause;
 
 /**
@@ -99,28 +99,28 @@ final readonly class ClauseCompiler implements ClauseVisitor
             return new Criterion($row);
         }
         $terms = [];
-        if (Place::Starts === $clause->place) {
+        if (ChainPart::Starts === $clause->place) {
             $terms[] = self::among(IndexTerms::FIRST, [$clause->runs[0][0]]);
         }
         $last = $clause->runs[\count($clause->runs) - 1];
-        if (Place::Ends === $clause->place) {
+        if (ChainPart::Ends === $clause->place) {
             $terms[] = self::among(IndexTerms::LAST, [$last[\count($last) - 1]]);
         }
         foreach ($clause->runs as $run) {
-            foreach ($run as $at => $pattern) {
+            foreach ($run as $index => $pattern) {
                 if (
-                    isset($run[$at + 1])
-                    && \count($pattern->items()) * \count($run[$at + 1]->items()) <= self::MAX_PAIRS
+                    isset($run[$index + 1])
+                    && \count($pattern->items()) * \count($run[$index + 1]->items()) <= self::MAX_PAIRS
                 ) {
-                    $terms[] = self::among(IndexTerms::HAS, [$pattern, $run[$at + 1]]);
-                } elseif (0 === $at || \count($run) === $at + 1) {
+                    $terms[] = self::among(IndexTerms::HAS, [$pattern, $run[$index + 1]]);
+                } elseif (0 === $index || \count($run) === $index + 1) {
                     $terms[] = self::among(IndexTerms::HAS, [$pattern]);
                 }
             }
         }
         // Where one term is sufficient the row need not be read: a single item, or two consecutive ones.
         $says = match (true) {
-            Place::Has !== $clause->place => 1 === \count($clause->runs) && 1 === \count($clause->runs[0]),
+            ChainPart::Has !== $clause->place => 1 === \count($clause->runs) && 1 === \count($clause->runs[0]),
             default => 1 === \count($terms) && 1 === \count($clause->runs),
         };
 

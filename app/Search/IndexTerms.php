@@ -59,17 +59,17 @@ final readonly class IndexTerms
         }
         $sequence = Sequence::read($checked->sequence);
         $items = array_map(self::item(...), $sequence->items);
-        foreach ($items as $at => $item) {
+        foreach ($items as $index => $item) {
             $terms[] = self::HAS.$item;
-            if (isset($items[$at + 1])) {
-                $terms[] = self::HAS.$item.$items[$at + 1];
+            if (isset($items[$index + 1])) {
+                $terms[] = self::HAS.$item.$items[$index + 1];
             }
         }
         $terms[] = self::FIRST.($items[0] ?? '');
-        for ($at = \count($items) - 1; $at >= 0; --$at) {
-            $terms[] = self::LAST.$items[$at];
+        for ($index = \count($items) - 1; $index >= 0; --$index) {
+            $terms[] = self::LAST.$items[$index];
             // Terms for the exit footwork and for the item before it.
-            if (!\in_array($items[$at], Family::footwork(), true)) {
+            if (!\in_array($items[$index], Family::footwork(), true)) {
                 break;
             }
         }

@@ -105,9 +105,9 @@ final readonly class SearchController
             return [];
         }
         [$clauses, $without] = [$search->clauses, []];
-        foreach ($clauses as $at => $clause) {
+        foreach ($clauses as $index => $clause) {
             $rest = $clauses;
-            unset($rest[$at]);
+            unset($rest[$index]);
             $without[] = ['text' => $clause->text(), 'total' => $this->query->count(array_values($rest), $list)];
         }
         foreach ($list->filters() as $filter => $value) {

@@ -28,21 +28,21 @@ final readonly class Wave
             throw new \UnexpectedValueException('This is no WAV file.');
         }
         $rate = 0;
-        for ($at = 12; $at + 8 <= \strlen($file); $at += 8 + $length + ($length & 1)) {
-            $name = substr($file, $at, 4);
-            $length = self::number('V', $file, $at + 4);
-            if ('fmt ' === $name && $at + 24 <= \strlen($file)) {
+        for ($offset = 12; $offset + 8 <= \strlen($file); $offset += 8 + $length + ($length & 1)) {
+            $name = substr($file, $offset, 4);
+            $length = self::number('V', $file, $offset + 4);
+            if ('fmt ' === $name && $offset + 24 <= \strlen($file)) {
                 if (
-                    1 !== self::number('v', $file, $at + 8)
-                    || 1 !== self::number('v', $file, $at + 10)
-                    || 16 !== self::number('v', $file, $at + 22)
+                    1 !== self::number('v', $file, $offset + 8)
+                    || 1 !== self::number('v', $file, $offset + 10)
+                    || 16 !== self::number('v', $file, $offset + 22)
                 ) {
                     throw new \UnexpectedValueException('A clip is a WAV file of 16 bits and one channel.');
                 }
-                $rate = self::number('V', $file, $at + 12);
+                $rate = self::number('V', $file, $offset + 12);
             }
             if ('data' === $name && $rate > 0) {
-                $data = substr($file, $at + 8, $length);
+                $data = substr($file, $offset + 8, $length);
                 $unsigned = unpack('v*', substr($data, 0, 2 * intdiv(\strlen($data), 2)));
                 /** @var list<int> $unsigned */
                 $unsigned = false === $unsigned ? [] : array_values($unsigned);
@@ -98,9 +98,9 @@ final readonly class Wave
             .$data;
     }
 
-    private static function number(string $format, string $file, int $at): int
+    private static function number(string $format, string $file, int $offset): int
     {
-        $number = unpack($format, $file, $at);
+        $number = unpack($format, $file, $offset);
 
         return \is_array($number) && \is_int($number[1]) ? $number[1] : 0;
     }

@@ -14,7 +14,7 @@ use Periplus\Core\Technique\Data;
  */
 final readonly class SegmentTable
 {
-    /** @param array<string, Segment> $segments by id, from the head down */
+    /** @param array<string, BodySegment> $segments by id, from the head down */
     public function __construct(public array $segments)
     {
     }
@@ -44,7 +44,7 @@ final readonly class SegmentTable
         foreach ($data['samples'] as $sample) {
             $segments = [];
             foreach ($sample['segments'] as $row) {
-                $segments[$row['id']] = new Segment(
+                $segments[$row['id']] = new BodySegment(
                     $row['id'],
                     $row['mass'] / 100,
                     $row['centre'] / 100,
@@ -63,7 +63,7 @@ final readonly class SegmentTable
     {
         return array_sum(
             array_map(
-                static fn (Segment $segment): float => $segment->mass * ($segment->paired ? 2 : 1),
+                static fn (BodySegment $segment): float => $segment->mass * ($segment->paired ? 2 : 1),
                 $this->segments,
             ),
         );
@@ -139,9 +139,9 @@ final readonly class SegmentTable
     {
         $segments = [];
         foreach ($tables[0]->segments ?? [] as $id => $first) {
-            $same = array_map(static fn (self $table): Segment => $table->segments[$id], $tables);
+            $same = array_map(static fn (self $table): BodySegment => $table->segments[$id], $tables);
             $mean = static fn (string $column): float => array_sum(array_column($same, $column)) / \count($same);
-            $segments[$id] = new Segment($id, $mean('mass'), $mean('centre'), $mean('length'), $first->paired);
+            $segments[$id] = new BodySegment($id, $mean('mass'), $mean('centre'), $mean('length'), $first->paired);
         }
 
         return new self($segments);

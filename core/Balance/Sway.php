@@ -38,7 +38,7 @@ final readonly class Sway
         [$frontFoot, $backFoot, $standingFoot] = [$athlete->frontFoot, $athlete->backFoot, $athlete->standingFoot];
         // Position and extrapolated position of the centre of mass, as plain numbers: one object a phase would double
         // the time.
-        $x = $xi = $reach = $at = 0.0;
+        $x = $xi = $reach = $time = 0.0;
         [$least, $leastAt, $leastSeconds] = [\INF, null, 0.0];
         $points = [];
         foreach ($phases as $phase) {
@@ -79,16 +79,16 @@ final readonly class Sway
                     [$least, $leastAt, $leastSeconds] = [
                         $margin,
                         $phase->at,
-                        $margin === $before ? $at : $at + $phase->seconds,
+                        $margin === $before ? $time : $time + $phase->seconds,
                     ];
                 }
             }
-            $at += $phase->seconds;
+            $time += $phase->seconds;
             $reach = $phase->reach;
             // From here positions are relative to the middle of the new stance. An athlete past its edge catches a foot
             // there, since the rest of the chain is judged for somebody who is standing.
             $x -= $step;
-            $points[] = new SwayPoint($at, $x - $reach, $xi - $step, $backEdge - $step, $frontEdge - $step);
+            $points[] = new SwayPoint($time, $x - $reach, $xi - $step, $backEdge - $step, $frontEdge - $step);
             $xi = ($xi < $backEdge ? $backEdge : ($xi > $frontEdge ? $frontEdge : $xi)) - $step;
         }
 

@@ -22,8 +22,8 @@ final readonly class Chain implements \Countable
      */
     public static function of(array $items): self
     {
-        foreach (array_keys($items) as $at) {
-            self::require($items, $at);
+        foreach (array_keys($items) as $index) {
+            self::require($items, $index);
         }
         if (\count($items) > self::MAX_ITEMS) {
             throw InvalidChain::tooLong();
@@ -39,9 +39,9 @@ final readonly class Chain implements \Countable
      *
      * @throws InvalidChain
      */
-    public static function require(array $items, int $at): void
+    public static function require(array $items, int $index): void
     {
-        $item = $items[$at];
+        $item = $items[$index];
         if (!$item instanceof StrikeItem || !$item->joined) {
             return;
         }
@@ -49,7 +49,7 @@ final readonly class Chain implements \Countable
             throw InvalidChain::joinedFeint($item->strike);
         }
         do {
-            $before = $items[--$at] ?? null;
+            $before = $items[--$index] ?? null;
             if (!$before instanceof StrikeItem || $before->feint) {
                 throw InvalidChain::joinsNothing();
             }
@@ -77,8 +77,8 @@ final readonly class Chain implements \Countable
     public function links(): array
     {
         $links = [];
-        for ($at = 1; $at < \count($this->items); ++$at) {
-            $links[] = $this->items[$at - 1]->key().' '.$this->items[$at]->key();
+        for ($index = 1; $index < \count($this->items); ++$index) {
+            $links[] = $this->items[$index - 1]->key().' '.$this->items[$index]->key();
         }
 
         return array_values(array_unique($links));

@@ -37,11 +37,11 @@ final readonly class ChainInStance
     }
 
     /** Returns the side of the body that the item uses or goes to, or null when it has none. */
-    public function side(int $at): ?Side
+    public function side(int $index): ?Side
     {
-        $role = $this->chain->items[$at]->role();
+        $role = $this->chain->items[$index]->role();
 
-        return null === $role ? null : $this->stances[$at]->sideOf($role);
+        return null === $role ? null : $this->stances[$index]->sideOf($role);
     }
 
     /** Returns the same roles in the other stance: the numbers stay, left and right swap. */

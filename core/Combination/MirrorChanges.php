@@ -30,11 +30,11 @@ final readonly class MirrorChanges
                 $opponent->guard($to->stance),
             );
         }
-        foreach (array_keys($to->chain->items) as $at) {
-            $before = $opponent->contacts($from, $at);
-            $after = $opponent->contacts($to, $at);
+        foreach (array_keys($to->chain->items) as $index) {
+            $before = $opponent->contacts($from, $index);
+            $after = $opponent->contacts($to, $index);
             if ($before !== $after) {
-                array_push($changes, ...$this->changes($from, $to, $at, $before, $after));
+                array_push($changes, ...$this->changes($from, $to, $index, $before, $after));
             }
         }
 
@@ -47,12 +47,12 @@ final readonly class MirrorChanges
      *
      * @return list<MirrorChange>
      */
-    private function changes(ChainInStance $from, ChainInStance $to, int $at, array $before, array $after): array
+    private function changes(ChainInStance $from, ChainInStance $to, int $index, array $before, array $after): array
     {
-        $item = $to->chain->items[$at];
-        $side = $to->side($at)->value ?? '';
+        $item = $to->chain->items[$index];
+        $side = $to->side($index)->value ?? '';
         $who = ucfirst($to->stance->value);
-        $original = $from->chain->items[$at];
+        $original = $from->chain->items[$index];
         $what = $item->name();
         $offer =
             $original instanceof StrikeItem && $item instanceof StrikeItem && $original->strike === $item->strike
@@ -76,7 +76,7 @@ final readonly class MirrorChanges
             $changes[] = match ($contact) {
                 Contact::Spleen => new MirrorChange(
                     'liver-lost',
-                    $at,
+                    $index,
                     \sprintf(
                         '%s: the %s comes from the %s and lands on the spleen side, so the liver is lost.%s',
                         $who,
@@ -88,12 +88,12 @@ final readonly class MirrorChanges
                 ),
                 Contact::Liver => new MirrorChange(
                     'liver-gained',
-                    $at,
+                    $index,
                     \sprintf('%s: the %s comes from the %s and lands on the liver side.', $who, $what, $side),
                 ),
                 Contact::ThighInside => new MirrorChange(
                     'thigh-inside',
-                    $at,
+                    $index,
                     \sprintf(
                         '%s: the %s comes from the %s and lands on the inside of their lead thigh.',
                         $who,
@@ -103,7 +103,7 @@ final readonly class MirrorChanges
                 ),
                 Contact::ThighOutside => new MirrorChange(
                     'thigh-outside',
-                    $at,
+                    $index,
                     \sprintf(
                         '%s: the %s comes from the %s and lands on the outside of their lead thigh.',
                         $who,
@@ -113,17 +113,17 @@ final readonly class MirrorChanges
                 ),
                 Contact::OpenSide => new MirrorChange(
                     'open-side-gained',
-                    $at,
+                    $index,
                     \sprintf('%s: the %s comes from the %s and meets the open side of their body.', $who, $what, $side),
                 ),
                 Contact::AwayFromRearHand => new MirrorChange(
                     'way-out-gained',
-                    $at,
+                    $index,
                     \sprintf('%s: %s goes to the %s, away from their rear hand.', $who, $what, $side),
                 ),
                 Contact::TowardRearHand => new MirrorChange(
                     'way-out-lost',
-                    $at,
+                    $index,
                     \sprintf('%s: %s goes to the %s, toward their rear hand.', $who, $what, $side),
                 ),
             };
@@ -131,7 +131,7 @@ final readonly class MirrorChanges
         if (\in_array(Contact::OpenSide, $before, true) && !\in_array(Contact::OpenSide, $after, true)) {
             $changes[] = new MirrorChange(
                 'open-side-lost',
-                $at,
+                $index,
                 \sprintf('%s: the %s no longer meets the open side of their body.', $who, $what),
             );
         }

@@ -50,10 +50,10 @@ final readonly class Opponent
     }
 
     /** @return list<Contact> what the item at that place meets; empty when nothing depends on the side */
-    public function contacts(ChainInStance $inStance, int $at): array
+    public function contacts(ChainInStance $inStance, int $index): array
     {
-        $item = $inStance->chain->items[$at];
-        $side = $inStance->side($at);
+        $item = $inStance->chain->items[$index];
+        $side = $inStance->side($index);
         if (null === $side) {
             return [];
         }
@@ -75,7 +75,7 @@ final readonly class Opponent
                 Side::Left === $side ? Contact::Liver : Contact::Spleen,
                 ...$item->isLegStrike()
                 && Role::Rear === $item->strike->role
-                && $this->isOpenTo($inStance->stances[$at])
+                && $this->isOpenTo($inStance->stances[$index])
                     ? [Contact::OpenSide]
                     : [],
             ],

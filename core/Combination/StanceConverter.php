@@ -23,8 +23,8 @@ final readonly class StanceConverter
         $running = $stance;
         $items = [];
         $replaced = [];
-        foreach ($inStance->chain->items as $at => $item) {
-            $swap = $running !== $inStance->stances[$at];
+        foreach ($inStance->chain->items as $index => $item) {
+            $swap = $running !== $inStance->stances[$index];
             if ($swap && $item instanceof StrikeItem) {
                 [$carried, $why] = $this->strike($item);
             } elseif ($swap && $item instanceof MoveItem) {
@@ -34,7 +34,7 @@ final readonly class StanceConverter
                 [$carried, $why] = [$item, null];
             }
             if (null !== $why) {
-                $replaced[] = new MirrorChange('replaced', $at, $this->sentence($item, $carried, $why));
+                $replaced[] = new MirrorChange('replaced', $index, $this->sentence($item, $carried, $why));
             }
             $items[] = $carried;
             $running = ChainInStance::after($carried, $running);

@@ -29,26 +29,26 @@ final readonly class Curve
             return $points;
         }
         $slopes = [];
-        for ($at = 1; $at < $last; ++$at) {
-            [$before, $here, $after] = [$points[$at - 1], $points[$at], $points[$at + 1]];
+        for ($index = 1; $index < $last; ++$index) {
+            [$before, $here, $after] = [$points[$index - 1], $points[$index], $points[$index + 1]];
             [$h0, $h1] = [$here[0] - $before[0], $after[0] - $here[0]];
             [$s0, $s1] = [($here[1] - $before[1]) / $h0, ($after[1] - $here[1]) / $h1];
             $mean = ($s0 * $h1 + $s1 * $h0) / ($h0 + $h1);
-            $slopes[$at] = (($s0 < 0 ? -1 : 1) + ($s1 < 0 ? -1 : 1)) * min(abs($s0), abs($s1), 0.5 * abs($mean));
+            $slopes[$index] = (($s0 < 0 ? -1 : 1) + ($s1 < 0 ? -1 : 1)) * min(abs($s0), abs($s1), 0.5 * abs($mean));
         }
         $straight = ($points[1][1] - $points[0][1]) / ($points[1][0] - $points[0][0]);
         $slopes[0] = 1 === $last ? $straight : self::slopeAtEnd($points[0], $points[1], $slopes[1]);
         $slopes[$last] =
             1 === $last ? $straight : self::slopeAtEnd($points[$last - 1], $points[$last], $slopes[$last - 1]);
         $pieces = [$points[0]];
-        for ($at = 1; $at <= $last; ++$at) {
-            [[$x0, $y0], [$x1, $y1]] = [$points[$at - 1], $points[$at]];
+        for ($index = 1; $index <= $last; ++$index) {
+            [[$x0, $y0], [$x1, $y1]] = [$points[$index - 1], $points[$index]];
             $third = ($x1 - $x0) / 3;
             $pieces[] = [
                 $x0 + $third,
-                $y0 + $third * $slopes[$at - 1],
+                $y0 + $third * $slopes[$index - 1],
                 $x1 - $third,
-                $y1 - $third * $slopes[$at],
+                $y1 - $third * $slopes[$index],
                 $x1,
                 $y1,
             ];
@@ -67,8 +67,8 @@ final readonly class Curve
     public static function level(array $points): array
     {
         $pieces = \array_slice($points, 0, 1);
-        for ($at = 1; $at < \count($points); ++$at) {
-            [[$x0, $y0], [$x1, $y1]] = [$points[$at - 1], $points[$at]];
+        for ($index = 1; $index < \count($points); ++$index) {
+            [[$x0, $y0], [$x1, $y1]] = [$points[$index - 1], $points[$index]];
             $middle = ($x0 + $x1) / 2;
             $pieces[] = [$middle, $y0, $middle, $y1, $x1, $y1];
         }

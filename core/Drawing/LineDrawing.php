@@ -152,15 +152,17 @@ final readonly class LineDrawing
     {
         $rows = [];
         $tile = $size->measures()['tile'];
-        foreach ($chain->chain->items as $at => $item) {
+        foreach ($chain->chain->items as $index => $item) {
             $strike = $item instanceof StrikeItem;
-            $label = $strike ? $this->writer->code($item, $chain->stances[$at]) ?? $item->strike->name : $item->name();
+            $label = $strike
+                ? $this->writer->code($item, $chain->stances[$index]) ?? $item->strike->name
+                : $item->name();
             $rows[] = [
-                'text' => $this->writer->item($item, $chain->stances[$at]),
+                'text' => $this->writer->item($item, $chain->stances[$index]),
                 'kind' => $strike ? 'strike' : 'move',
-                'ms' => self::centre($timing->moments[$at]),
-                'startMs' => self::ms($timing->moments[$at]->start),
-                'shift' => self::shift($chain->chain->items, $at, $tile),
+                'ms' => self::centre($timing->moments[$index]),
+                'startMs' => self::ms($timing->moments[$index]->start),
+                'shift' => self::shift($chain->chain->items, $index, $tile),
                 'y' => self::y($item, $size),
                 'role' => $strike ? $item->strike->role->value : null,
                 'effort' => $strike ? strtolower($item->effort->name) : null,
@@ -174,7 +176,7 @@ final readonly class LineDrawing
                     default => 20,
                 },
                 'name' => !$strike && $size->isNamed() ? $label : null,
-                'sentence' => self::sentence($chain, $timing, $at),
+                'sentence' => self::sentence($chain, $timing, $index),
             ];
         }
 
@@ -239,11 +241,11 @@ final readonly class LineDrawing
         }
         $words = \array_slice(array_values(array_diff(explode(' ', $text), ['lead', 'rear'])), 0, 3);
         $lines = [];
-        foreach ($words as $at => $word) {
+        foreach ($words as $index => $word) {
             $lines[] = [
                 'text' => mb_substr($word, 0, 8),
                 'x' => self::round($x),
-                'y' => self::round($size * 0.26 * ($at - (\count($words) - 1) / 2) + $size * 0.09),
+                'y' => self::round($size * 0.26 * ($index - (\count($words) - 1) / 2) + $size * 0.09),
                 'size' => self::round($size * 0.26),
             ];
         }
@@ -255,14 +257,14 @@ final readonly class LineDrawing
      * Returns the accessible sentence of a tile: "Cross, lands at 0.49 s. Flows. Weight and hips are where the cross
      * needs them.".
      */
-    private static function sentence(ChainInStance $chain, ChainTiming $timing, int $at): string
+    private static function sentence(ChainInStance $chain, ChainTiming $timing, int $index): string
     {
-        $moment = $timing->moments[$at];
+        $moment = $timing->moments[$index];
         $when =
             null === $moment->impact
                 ? 'done at '.self::seconds($moment->end)
                 : 'lands at '.self::seconds($moment->impact);
-        $link = self::linkTo($timing, $at);
+        $link = self::linkTo($timing, $index);
         $wait = null === $link ? 0 : self::ms($link->wait);
         $verdict = match ($link?->verdict) {
             null => '',
@@ -271,7 +273,12 @@ final readonly class LineDrawing
             Verdict::Breaks => \sprintf(' Breaks: %d ms. ', $wait),
         };
 
-        return ucfirst(self::words($chain, $at)).', '.$when.'.'.$verdict.(null === $link ? '' : $timing->reason($link));
+        return ucfirst(self::words($chain, $index)).
+            ', '.
+            $when.
+            '.'.
+            $verdict.
+            (null === $link ? '' : $timing->reason($link));
     }
 
     /**
@@ -323,8 +330,8 @@ final readonly class LineDrawing
     private function heights(ChainInStance $chain, ChainTiming $timing, LineSize $size): array
     {
         $points = [];
-        foreach ($chain->chain->strikes() as $at => $item) {
-            $points[] = [(float) self::centre($timing->moments[$at]), self::y($item, $size)];
+        foreach ($chain->chain->strikes() as $index => $item) {
+            $points[] = [(float) self::centre($timing->moments[$index]), self::y($item, $size)];
         }
 
         return $points;
@@ -334,11 +341,11 @@ final readonly class LineDrawing
     private function joints(ChainInStance $chain, ChainTiming $timing, LineSize $size): array
     {
         $joints = [];
-        foreach ($chain->chain->strikes() as $at => $item) {
-            if ($item->joined && $at > 0) {
+        foreach ($chain->chain->strikes() as $index => $item) {
+            if ($item->joined && $index > 0) {
                 $joints[] = [
-                    'ms' => self::centre($timing->moments[$at - 1]),
-                    'from' => self::y($chain->chain->items[$at - 1], $size),
+                    'ms' => self::centre($timing->moments[$index - 1]),
+                    'from' => self::y($chain->chain->items[$index - 1], $size),
                     'to' => self::y($item, $size),
                 ];
             }
@@ -363,16 +370,16 @@ final readonly class LineDrawing
         );
         $dots = [];
         $words = [];
-        foreach ($chain->chain->items as $at => $item) {
-            $moment = $timing->moments[$at];
+        foreach ($chain->chain->items as $index => $item) {
+            $moment = $timing->moments[$index];
             $words[] =
                 ($item instanceof StrikeItem
-                    ? $this->writer->code($item, $chain->stances[$at]) ?? $item->name()
+                    ? $this->writer->code($item, $chain->stances[$index]) ?? $item->name()
                     : $item->name())
                 .' '
                 .round($moment->load * 100)
                 .' %';
-            $next = $chain->chain->items[$at + 1] ?? null;
+            $next = $chain->chain->items[$index + 1] ?? null;
             if ($item instanceof StrikeItem && !($next instanceof StrikeItem && $next->joined)) {
                 $dots[] = [
                     'ms' => self::ms((float) $moment->impact),
@@ -444,8 +451,8 @@ final readonly class LineDrawing
         // land decides.
         usort($track, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
         $forward = [];
-        foreach ($track as $at => $point) {
-            if ($point[0] < ($track[$at + 1][0] ?? \INF)) {
+        foreach ($track as $index => $point) {
+            if ($point[0] < ($track[$index + 1][0] ?? \INF)) {
                 $forward[] = $point;
             }
         }
@@ -473,20 +480,20 @@ final readonly class LineDrawing
                 'soles' => self::soles($chain->stance, false),
             ],
         ];
-        foreach ($chain->chain->items as $at => $item) {
+        foreach ($chain->chain->items as $index => $item) {
             $feet = $item instanceof MoveItem ? $item->move->feet : Feet::Stay;
             $changes = $item->changesStance();
             if (!$changes && Feet::Stay === $feet) {
                 continue;
             }
-            $before = $chain->stances[$at];
+            $before = $chain->stances[$index];
             $shift = $this->data['feet'][$item instanceof MoveItem ? $item->move->id : ''] ?? [
                 'ahead' => $changes ? 0.6 : 0.0,
                 'lead' => 0.0,
             ];
             $up = Stance::Orthodox === $before ? -1 : 1;
             // So close to the pair at the start, the two could not be told apart.
-            $place = ['ms' => self::ms($timing->moments[$at]->end), 'clear' => 104];
+            $place = ['ms' => self::ms($timing->moments[$index]->end), 'clear' => 104];
             $pairs[] = [
                 ...$place,
                 'dx' => self::round(-$shift['ahead'] * self::STEP),
@@ -555,11 +562,11 @@ final readonly class LineDrawing
      *
      * @param list<Item> $items
      */
-    private static function shift(array $items, int $at, int $tile): int
+    private static function shift(array $items, int $index, int $tile): int
     {
-        $item = $items[$at];
+        $item = $items[$index];
         $shift = 0;
-        for ($place = $at; $place > 0; --$place) {
+        for ($place = $index; $place > 0; --$place) {
             [$here, $before] = [$items[$place], $items[$place - 1]];
             if (
                 !($item instanceof StrikeItem)
@@ -575,10 +582,10 @@ final readonly class LineDrawing
         return $shift;
     }
 
-    private static function linkTo(ChainTiming $timing, int $at): ?Link
+    private static function linkTo(ChainTiming $timing, int $index): ?Link
     {
         foreach ($timing->links as $link) {
-            if ($link->to === $at) {
+            if ($link->to === $index) {
                 return $link;
             }
         }
@@ -586,9 +593,9 @@ final readonly class LineDrawing
         return null;
     }
 
-    private static function words(ChainInStance $chain, int $at): string
+    private static function words(ChainInStance $chain, int $index): string
     {
-        return Words::byRole()->item($chain->chain->items[$at], $chain->stances[$at]);
+        return Words::byRole()->item($chain->chain->items[$index], $chain->stances[$index]);
     }
 
     private static function seconds(float $ms): string

@@ -131,17 +131,17 @@ final readonly class Alignment
                 $ends[$i] = $ended < $ends[$i][0] ? [$ended, $m] : $ends[$i];
             }
         }
-        [$least, $at] = [self::EXTRA_COST * \count($taps), null];
+        [$least, $cell] = [self::EXTRA_COST * \count($taps), null];
         foreach ($ends as $i => [$ended, $k]) {
             $whole = $ended + self::EXTRA_COST * (\count($taps) - 1 - $i);
             if ($whole < $least) {
-                [$least, $at] = [$whole, [$i, $k]];
+                [$least, $cell] = [$whole, [$i, $k]];
             }
         }
         $repetitions = [];
         $current = $used = [];
-        while (null !== $at) {
-            [$i, $k] = $at;
+        while (null !== $cell) {
+            [$i, $k] = $cell;
             $current[$k] = $i;
             $used[$i] = true;
             $way = $from[$i][$k];
@@ -150,7 +150,7 @@ final readonly class Alignment
                 array_unshift($repetitions, $current);
                 $current = [];
             }
-            $at = null === $way ? null : [$way[0], $way[1]];
+            $cell = null === $way ? null : [$way[0], $way[1]];
         }
 
         return new self($repetitions, array_values(array_diff(array_keys($taps), array_keys($used))), $pace, $least);

@@ -24,16 +24,16 @@ final readonly class Contacts
     public static function of(ChainTiming $timing): self
     {
         $items = $ms = [];
-        foreach ($timing->chain->items as $at => $item) {
-            $impact = $timing->moments[$at]->impact;
+        foreach ($timing->chain->items as $index => $item) {
+            $impact = $timing->moments[$index]->impact;
             if (!$item instanceof StrikeItem || !$item->delivered() || null === $impact) {
                 continue;
             }
             if ($item->joined && [] !== $items) {
-                $items[\count($items) - 1][] = $at;
+                $items[\count($items) - 1][] = $index;
                 continue;
             }
-            $items[] = [$at];
+            $items[] = [$index];
             $ms[] = $impact;
         }
 

@@ -42,17 +42,17 @@ final readonly class Onsets
         }
         $strongest = self::strongest($flux);
         $onsets = [];
-        foreach ($flux as $at => $value) {
-            $from = max(0, $at - self::PEAK_FRAMES);
-            if ($value < max(0.0, ...\array_slice($flux, $from, $at - $from + self::PEAK_FRAMES + 1))) {
+        foreach ($flux as $index => $value) {
+            $from = max(0, $index - self::PEAK_FRAMES);
+            if ($value < max(0.0, ...\array_slice($flux, $from, $index - $from + self::PEAK_FRAMES + 1))) {
                 continue;
             }
-            $from = max(0, $at - self::MEDIAN_FRAMES);
-            $median = Statistics::median(\array_slice($flux, $from, $at - $from + self::MEDIAN_FRAMES + 1));
+            $from = max(0, $index - self::MEDIAN_FRAMES);
+            $median = Statistics::median(\array_slice($flux, $from, $index - $from + self::MEDIAN_FRAMES + 1));
             if ($value < self::MIN_MEDIAN_RATIO * $median + self::MIN_PEAK_SHARE * $strongest) {
                 continue;
             }
-            $moment = self::moment($wave, $at * self::HOP_SAMPLES);
+            $moment = self::moment($wave, $index * self::HOP_SAMPLES);
             if ([] === $onsets || $moment - $onsets[\count($onsets) - 1] >= self::MIN_DISTANCE_MS) {
                 $onsets[] = $moment;
             }
@@ -128,17 +128,17 @@ final readonly class Onsets
         $before = $after = 0.0;
         $from = max($short, $frame - intdiv(self::FRAME, 4));
         $to = min(\count($wave->samples) - $short, $frame + self::FRAME + intdiv(self::FRAME, 4));
-        for ($at = $from - $short; $at < $from; ++$at) {
-            $before += ($wave->samples[$at] ?? 0.0) ** 2;
-            $after += ($wave->samples[$at + $short] ?? 0.0) ** 2;
+        for ($index = $from - $short; $index < $from; ++$index) {
+            $before += ($wave->samples[$index] ?? 0.0) ** 2;
+            $after += ($wave->samples[$index + $short] ?? 0.0) ** 2;
         }
-        for ($at = $from; $at < $to; ++$at) {
+        for ($index = $from; $index < $to; ++$index) {
             $rise = $after - $before;
             if ($rise > $best) {
-                [$best, $moment] = [$rise, $at];
+                [$best, $moment] = [$rise, $index];
             }
-            $before += $wave->samples[$at] ** 2 - $wave->samples[$at - $short] ** 2;
-            $after += ($wave->samples[$at + $short] ?? 0.0) ** 2 - $wave->samples[$at] ** 2;
+            $before += $wave->samples[$index] ** 2 - $wave->samples[$index - $short] ** 2;
+            $after += ($wave->samples[$index + $short] ?? 0.0) ** 2 - $wave->samples[$index] ** 2;
         }
 
         return round(1000 * $moment / $wave->rate, 1);

@@ -22,11 +22,11 @@ final class Spectrum
     /** @param int $size of a frame, a power of two */
     public function __construct(public readonly int $size)
     {
-        for ($at = 0; $at < $size; ++$at) {
-            $this->window[] = 0.5 - 0.5 * cos(2 * \M_PI * $at / $size);
-            $this->cosine[] = cos(-2 * \M_PI * $at / $size);
-            $this->sine[] = sin(-2 * \M_PI * $at / $size);
-            $this->reversed[$at] = ($this->reversed[$at >> 1] >> 1) | (1 === ($at & 1) ? $size >> 1 : 0);
+        for ($index = 0; $index < $size; ++$index) {
+            $this->window[] = 0.5 - 0.5 * cos(2 * \M_PI * $index / $size);
+            $this->cosine[] = cos(-2 * \M_PI * $index / $size);
+            $this->sine[] = sin(-2 * \M_PI * $index / $size);
+            $this->reversed[$index] = ($this->reversed[$index >> 1] >> 1) | (1 === ($index & 1) ? $size >> 1 : 0);
         }
     }
 

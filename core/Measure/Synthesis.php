@@ -23,16 +23,16 @@ final readonly class Synthesis
         $random = new Randomizer(new Mt19937($seed));
         $length = (int) ceil($rate * (([] === $hits ? 0.0 : max($hits)) + 500.0) / 1000);
         $samples = [];
-        for ($at = 0; $at < $length; ++$at) {
+        for ($index = 0; $index < $length; ++$index) {
             $samples[] = $noise * 0.6 * (self::between($random, -1.0, 1.0) + self::between($random, -1.0, 1.0)) / 2;
         }
         foreach ($hits as $ms) {
             $start = (int) round($rate * $ms / 1000);
             $loud = self::between($random, 0.45, 0.75);
             $thud = self::between($random, 70.0, 120.0);
-            for ($at = 0; $at < (int) (0.18 * $rate) && $start + $at < $length; ++$at) {
-                $time = $at / $rate;
-                $samples[$start + $at] += $loud * (
+            for ($index = 0; $index < (int) (0.18 * $rate) && $start + $index < $length; ++$index) {
+                $time = $index / $rate;
+                $samples[$start + $index] += $loud * (
                     0.7 * exp(-$time / 0.045) * sin(2 * \M_PI * $thud * $time)
                     + 0.5 * exp(-$time / 0.008) * self::between($random, -1.0, 1.0)
                 );

@@ -25,16 +25,16 @@ final readonly class Wave
         if (\strlen($bytes) < 12 || !str_starts_with($bytes, 'RIFF') || 'WAVE' !== substr($bytes, 8, 4)) {
             throw new \DomainException('This is no WAV recording.');
         }
-        $at = 12;
+        $offset = 12;
         $rate = $channels = 0;
-        while ($at + 8 <= \strlen($bytes)) {
-            $kind = substr($bytes, $at, 4);
-            $length = self::number('V', substr($bytes, $at + 4, 4));
+        while ($offset + 8 <= \strlen($bytes)) {
+            $kind = substr($bytes, $offset, 4);
+            $length = self::number('V', substr($bytes, $offset + 4, 4));
             if ('fmt ' === $kind && $length >= 16) {
-                $format = self::number('v', substr($bytes, $at + 8, 2));
-                $channels = self::number('v', substr($bytes, $at + 10, 2));
-                $rate = self::number('V', substr($bytes, $at + 12, 4));
-                $bits = self::number('v', substr($bytes, $at + 22, 2));
+                $format = self::number('v', substr($bytes, $offset + 8, 2));
+                $channels = self::number('v', substr($bytes, $offset + 10, 2));
+                $rate = self::number('V', substr($bytes, $offset + 12, 4));
+                $bits = self::number('v', substr($bytes, $offset + 22, 2));
                 if (1 !== $format || 16 !== $bits || 1 !== $channels) {
                     throw new \DomainException('The recording has to have one track of 16 bits a sample.');
                 }
@@ -45,15 +45,15 @@ final readonly class Wave
             if ('data' === $kind) {
                 break;
             }
-            $at += 8 + $length + $length % 2;
+            $offset += 8 + $length + $length % 2;
         }
-        if (0 === $rate || $at + 8 > \strlen($bytes)) {
+        if (0 === $rate || $offset + 8 > \strlen($bytes)) {
             throw new \DomainException('The recording holds no sound.');
         }
         $data = substr(
             $bytes,
-            $at + 8,
-            min(self::number('V', substr($bytes, $at + 4, 4)), \strlen($bytes) - $at - 8) & ~1,
+            $offset + 8,
+            min(self::number('V', substr($bytes, $offset + 4, 4)), \strlen($bytes) - $offset - 8) & ~1,
         );
         if (\strlen($data) / 2 > self::MAX_SECONDS * $rate) {
             throw new \DomainException(
@@ -112,9 +112,9 @@ final readonly class Wave
             return $this;
         }
         $samples = [];
-        for ($at = 0; $at + $few <= \count($this->samples); $at += $few) {
+        for ($offset = 0; $offset + $few <= \count($this->samples); $offset += $few) {
             $sum = 0.0;
-            for ($of = $at; $of < $at + $few; ++$of) {
+            for ($of = $offset; $of < $offset + $few; ++$of) {
                 $sum += $this->samples[$of];
             }
             $samples[] = $sum / $few;

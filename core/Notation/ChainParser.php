@@ -130,8 +130,12 @@ final class ChainParser
     /** A slash between blanks is a beat; without blanks it separates two strikes, "jab/cross". */
     private function slash(): void
     {
-        $at = $this->tokens->position();
-        [$before, $slash, $after] = [$this->tokens->at($at - 1), $this->tokens->take(), $this->tokens->at($at + 1)];
+        $index = $this->tokens->position();
+        [$before, $slash, $after] = [
+            $this->tokens->at($index - 1),
+            $this->tokens->take(),
+            $this->tokens->at($index + 1),
+        ];
         $isTight =
             null !== $before
             && null !== $after
@@ -155,9 +159,9 @@ final class ChainParser
         if ($this->times()) {
             return;
         }
-        $at = $this->tokens->position();
-        $free = FreePhrase::at($this->tokens, $at);
-        $strike = isset(Vocabulary::BEATS[$word]) ? null : $this->strikes->parse($this->tokens, $at);
+        $index = $this->tokens->position();
+        $free = FreePhrase::at($this->tokens, $index);
+        $strike = isset(Vocabulary::BEATS[$word]) ? null : $this->strikes->parse($this->tokens, $index);
         ++$this->phrases;
         if (null !== $free) {
             $this->tokens->moveTo($free->next);
@@ -190,20 +194,20 @@ final class ChainParser
     /** Elsewhere "hook kick" is the name of a strike; here a line of plain nouns means a hook and a kick. */
     private function isHookKick(StrikePhrase $phrase): bool
     {
-        $at = $this->tokens->position();
+        $index = $this->tokens->position();
         if (
             'hook' !== $phrase->noun
             || 'kick' !== ($this->tokens->words[$phrase->next] ?? '')
-            || ($at > 0 && isset($this->vocabulary->nouns[$this->tokens->words[$at - 1]]))
+            || ($index > 0 && isset($this->vocabulary->nouns[$this->tokens->words[$index - 1]]))
         ) {
             return false;
         }
         $this->tokens->moveTo($phrase->next + 1);
         $this->diagnostics->problem(
-            $this->tokens->span($at, $phrase->next + 1),
+            $this->tokens->span($index, $phrase->next + 1),
             'A hook kick is not among the strikes here. If a hook and a kick are meant, a comma goes between them.',
             'a strike that is known, or a comma',
-            [$this->tokens->text($at, $phrase->next).', kick'],
+            [$this->tokens->text($index, $phrase->next).', kick'],
         );
 
         return true;
@@ -212,8 +216,8 @@ final class ChainParser
     /** Reads "x2" or "3 times" after a strike. */
     private function times(): bool
     {
-        $at = $this->tokens->position();
-        $repeat = 0 === $this->phrases ? null : RepeatPhrase::at($this->tokens, $at, $this->numbering);
+        $index = $this->tokens->position();
+        $repeat = 0 === $this->phrases ? null : RepeatPhrase::at($this->tokens, $index, $this->numbering);
         if (null === $repeat) {
             return false;
         }
@@ -224,7 +228,7 @@ final class ChainParser
             return false;
         }
         $this->tokens->moveTo($next);
-        $written = $this->tokens->text($this->clauseFrom, $at);
+        $written = $this->tokens->text($this->clauseFrom, $index);
         if ($this->phrases > 1) {
             $this->diagnostics->problem(
                 $this->tokens->span($this->clauseFrom, $next),
@@ -234,7 +238,7 @@ final class ChainParser
             );
         } elseif ($times < 1 || $times > self::MAX_REPEATS) {
             $this->diagnostics->problem(
-                $this->tokens->span($at, $next),
+                $this->tokens->span($index, $next),
                 \sprintf('A repeat is 1 to %d times.', self::MAX_REPEATS),
                 'a smaller count',
                 ['x2', 'x3'],
@@ -262,7 +266,7 @@ final class ChainParser
      */
     private function strike(StrikePhrase $phrase, bool $feint, bool $joined, ?Span $sign = null): void
     {
-        $at = $this->tokens->position();
+        $index = $this->tokens->position();
         $this->tokens->moveTo($phrase->next);
         $this->offThe();
         $span = null === $sign ? $phrase->span : $sign->until($phrase->span);
@@ -281,8 +285,8 @@ final class ChainParser
         }
         $times = $phrase->times;
         $isOneOfBoth =
-            'and' === ($this->tokens->words[$at - 1] ?? '')
-            && isset(Vocabulary::SIDES[$this->tokens->words[$at - 2] ?? '']);
+            'and' === ($this->tokens->words[$index - 1] ?? '')
+            && isset(Vocabulary::SIDES[$this->tokens->words[$index - 2] ?? '']);
         if ($phrase->inTurn && 1 === $times && !$isOneOfBoth) {
             $this->diagnostics->note($phrase->span, 'More than one without a count is read as two.');
             $times = 2;
@@ -341,17 +345,17 @@ final class ChainParser
     /** Reads "left hook off the jab": the jab is named after the hook and thrown before it. */
     private function offThe(): void
     {
-        $at = $this->tokens->position();
+        $index = $this->tokens->position();
         if ('off' !== $this->tokens->word() || !isset(Vocabulary::ARTICLES[$this->tokens->word(1)])) {
             return;
         }
-        $strike = $this->strikes->parse($this->tokens, $at + 2);
-        if (null === $strike && null === $this->moves->parse($this->tokens, $at + 2)) {
+        $strike = $this->strikes->parse($this->tokens, $index + 2);
+        if (null === $strike && null === $this->moves->parse($this->tokens, $index + 2)) {
             return;
         }
         $before = $this->items[\count($this->items) - 1] ?? null;
         $count = \count($this->items);
-        $this->tokens->moveTo($at + 2);
+        $this->tokens->moveTo($index + 2);
         null === $strike ? $this->move() : $this->strike($strike, false, false);
         if (
             $before instanceof StrikeItem
@@ -363,7 +367,7 @@ final class ChainParser
             array_pop($this->spans);
         }
         $this->diagnostics->note(
-            $this->tokens->span($at, $this->tokens->position()),
+            $this->tokens->span($index, $this->tokens->position()),
             'What it comes off is thrown first.',
         );
     }
@@ -410,7 +414,7 @@ final class ChainParser
 
     private function joined(): void
     {
-        $at = $this->tokens->position();
+        $index = $this->tokens->position();
         $plus = $this->tokens->take();
         while (TokenKind::Word === $plus->kind && isset(Vocabulary::ARTICLES[$this->tokens->word()])) {
             $this->tokens->take();
@@ -444,8 +448,8 @@ final class ChainParser
         // Written in words, joined strikes have a comma before "with".
         $apart =
             TokenKind::Word === $plus->kind
-                ? TokenKind::Stop !== $this->tokens->at($at - 1)?->kind
-                : $this->standsBetweenBlanks($at);
+                ? TokenKind::Stop !== $this->tokens->at($index - 1)?->kind
+                : $this->standsBetweenBlanks($index);
         if ($apart && $before instanceof StrikeItem && !$this->landsTogether($before, $phrase)) {
             $this->diagnostics->note(
                 $plus->span,
@@ -459,9 +463,13 @@ final class ChainParser
     }
 
     /** Tells whether a sign has a blank or nothing on either side. */
-    private function standsBetweenBlanks(int $at): bool
+    private function standsBetweenBlanks(int $index): bool
     {
-        [$before, $sign, $after] = [$this->tokens->at($at - 1), $this->tokens->at($at), $this->tokens->at($at + 1)];
+        [$before, $sign, $after] = [
+            $this->tokens->at($index - 1),
+            $this->tokens->at($index),
+            $this->tokens->at($index + 1),
+        ];
 
         return null !== $before
             && null !== $sign
@@ -540,8 +548,8 @@ final class ChainParser
         $items = \array_slice($this->items, $from);
         $spans = \array_slice($this->spans, $from);
         for ($round = 1; $round < $count; ++$round) {
-            foreach ($items as $at => $item) {
-                if (!$this->add($item, $spans[$at])) {
+            foreach ($items as $index => $item) {
+                if (!$this->add($item, $spans[$index])) {
                     return;
                 }
             }
@@ -656,17 +664,17 @@ final class ChainParser
     /** Reads "slip the jab" or "roll under the hook": the strike named belongs to the opponent and is not thrown. */
     private function opponents(): void
     {
-        $at = $this->tokens->position();
-        $past = $this->moveResolver->pastTheOpponents($at);
-        if ($past > $at) {
+        $index = $this->tokens->position();
+        $past = $this->moveResolver->pastTheOpponents($index);
+        if ($past > $index) {
             $this->diagnostics->note(
-                $this->tokens->span($at, $past),
+                $this->tokens->span($index, $past),
                 'This is what the opponent throws, and no strike of the chain.',
             );
             $this->tokens->moveTo($past);
         } elseif (
             isset(Vocabulary::UNDER[$this->tokens->word()])
-            && TokenKind::Word !== $this->tokens->at($at + 1)?->kind
+            && TokenKind::Word !== $this->tokens->at($index + 1)?->kind
         ) {
             $this->tokens->take();
         }

@@ -124,8 +124,8 @@ final readonly class DefaultRole
     private static function last(array $before): array
     {
         $changes = 0;
-        for ($at = \count($before) - 1; $at >= 0; --$at) {
-            $item = $before[$at];
+        for ($index = \count($before) - 1; $index >= 0; --$index) {
+            $item = $before[$index];
             $changes += $item->changesStance() ? 1 : 0;
             if ($item instanceof StrikeItem) {
                 return [$item, 0 === $changes % 2 ? $item->strike->role : $item->strike->role->other()];

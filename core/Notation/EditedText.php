@@ -80,7 +80,7 @@ final readonly class EditedText
     }
 
     /** Keeps the text of an item that was in the line already and only moves. */
-    private function written(Item $item, int $at, Words|Writer $writer): string
+    private function written(Item $item, int $index, Words|Writer $writer): string
     {
         $old = array_search($item, $this->reading->chain->items ?? [], true);
         if (\is_int($old)) {
@@ -88,7 +88,7 @@ final readonly class EditedText
         }
         $inStance = new ChainInStance($this->reading->chain ?? Chain::of([]), $this->text->stance);
 
-        return $writer->item($item, $inStance->stances[$at] ?? $inStance->end);
+        return $writer->item($item, $inStance->stances[$index] ?? $inStance->end);
     }
 
     private function readsAs(string $text, Chain $chain): bool

@@ -16,15 +16,18 @@ final readonly class FreePhrase
     }
 
     /** Returns the phrase at that position without consuming it, or null. */
-    public static function at(TokenStream $tokens, int $at): ?self
+    public static function at(TokenStream $tokens, int $index): ?self
     {
         $words = $tokens->words;
-        $isChoice = isset(Vocabulary::CHOICE[$words[$at] ?? '']);
-        if (!$isChoice && (!isset(Vocabulary::CHOICE[$words[$at + 1] ?? '']) || null === $tokens->numberAt($at))) {
+        $isChoice = isset(Vocabulary::CHOICE[$words[$index] ?? '']);
+        if (
+            !$isChoice
+            && (!isset(Vocabulary::CHOICE[$words[$index + 1] ?? '']) || null === $tokens->numberAt($index))
+        ) {
             return null;
         }
-        $count = $tokens->numberAt($isChoice ? $at + 1 : $at);
-        $next = $at + (null === $count ? 1 : 2);
+        $count = $tokens->numberAt($isChoice ? $index + 1 : $index);
+        $next = $index + (null === $count ? 1 : 2);
         if ('free' === ($words[$next] ?? '')) {
             ++$next;
         }
@@ -41,6 +44,6 @@ final readonly class FreePhrase
             $target = null;
         }
 
-        return new self(($count ?? '1').$target?->value, $tokens->span($at, $next), $next);
+        return new self(($count ?? '1').$target?->value, $tokens->span($index, $next), $next);
     }
 }

@@ -48,7 +48,7 @@ final readonly class Lexer
         // In ASCII text, bytes are characters.
         $isPlain = mb_check_encoding($text, 'ASCII');
         $tokens = [];
-        $at = $from;
+        $index = $from;
         $hyphen = false;
         foreach ($matches as $match) {
             $found = $match[0];
@@ -56,7 +56,7 @@ final readonly class Lexer
             $length = $isPlain ? \strlen($found) : mb_strlen($found);
             if (isset(self::KINDS[$mark])) {
                 $kind = self::KINDS[$mark];
-                $span = new Span($at, $length);
+                $span = new Span($index, $length);
                 $number =
                     'word' === $mark
                         ? Vocabulary::NUMBERS[$isPlain ? strtolower($found) : mb_strtolower($found)] ?? null
@@ -71,7 +71,7 @@ final readonly class Lexer
                 }
             }
             $hyphen = 'hyphen' === $mark;
-            $at += $length;
+            $index += $length;
         }
 
         return array_values($tokens);

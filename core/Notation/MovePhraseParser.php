@@ -18,19 +18,19 @@ final readonly class MovePhraseParser
     public function parse(TokenStream $tokens, int $from): ?MovePhrase
     {
         $side = Vocabulary::SIDES[$tokens->words[$from] ?? ''] ?? null;
-        $at = null === $side ? $from : $from + 1;
-        $found = $this->vocabulary->move($tokens->words, $at);
+        $index = null === $side ? $from : $from + 1;
+        $found = $this->vocabulary->move($tokens->words, $index);
         if (null === $found) {
             return null;
         }
         [$name, $count] = $found;
-        $next = $at + $count;
+        $next = $index + $count;
         $sides = $this->vocabulary->bases[$name] ?? null;
-        $said = implode(' ', \array_slice($tokens->words, $at, $count));
+        $said = implode(' ', \array_slice($tokens->words, $index, $count));
         if (
             null !== $sides
             && 2 === $count
-            && true === $tokens->at($at + 1)?->hyphen
+            && true === $tokens->at($index + 1)?->hyphen
             && $this->vocabulary->isMove($written = strtr($said, ' ', '-'))
         ) {
             // Typed as in a line of numbers, "step-out" is that move; said in words, it goes where the kick needs it.
@@ -58,22 +58,23 @@ final readonly class MovePhraseParser
      *
      * @return array{Role|Side|null, int} the side, and the place after it
      */
-    private function sideAfter(TokenStream $tokens, int $at, bool $asks): array
+    private function sideAfter(TokenStream $tokens, int $index, bool $asks): array
     {
         $words = $tokens->words;
-        $skip = 'to' === ($words[$at] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$at + 1] ?? '']) ? 2 : 1) : 0;
-        $side = Vocabulary::SIDES[$words[$at + $skip] ?? ''] ?? null;
+        $skip = 'to' === ($words[$index] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$index + 1] ?? '']) ? 2 : 1) : 0;
+        $side = Vocabulary::SIDES[$words[$index + $skip] ?? ''] ?? null;
         if (null === $side) {
-            return [null, $at];
+            return [null, $index];
         }
-        $next = $at + $skip + 1;
+        $next = $index + $skip + 1;
         if (0 === $skip) {
-            $strike = $this->strikes->parse($tokens, $at);
-            $isBare = null === $strike || $strike->head->at === $tokens->at($at)?->span->at && $strike->next === $next;
+            $strike = $this->strikes->parse($tokens, $index);
+            $isBare =
+                null === $strike || ($strike->head->at === $tokens->at($index)?->span->at && $strike->next === $next);
             // "Slip right hand" is a slip and a right hand.
-            $isHand = !$isBare && $strike->head->at === $tokens->at($at)?->span->at && $strike->next > $next;
+            $isHand = !$isBare && $strike->head->at === $tokens->at($index)?->span->at && $strike->next > $next;
 
-            return $isBare || ($asks && !$isHand) ? [$side, $next] : [null, $at];
+            return $isBare || ($asks && !$isHand) ? [$side, $next] : [null, $index];
         }
 
         return [$side, 'side' === ($words[$next] ?? '') ? $next + 1 : $next];

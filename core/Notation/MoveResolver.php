@@ -170,22 +170,22 @@ final readonly class MoveResolver
     private function next(MovePhrase $phrase, Stance $running, array $before): array
     {
         $moves = 0;
-        for ($at = $this->pastTheOpponents($phrase->next);; ++$at) {
-            $token = $this->tokens->at($at);
+        for ($index = $this->pastTheOpponents($phrase->next);; ++$index) {
+            $token = $this->tokens->at($index);
             if (
                 TokenKind::Stop === $token?->kind
-                || isset(Vocabulary::FILLERS[$this->tokens->words[$at] ?? ''])
+                || isset(Vocabulary::FILLERS[$this->tokens->words[$index] ?? ''])
                 || \in_array($token?->text, ['(', '+', '['], true)
             ) {
                 continue;
             }
-            $move = null === $token ? null : $this->moves->parse($this->tokens, $at);
+            $move = null === $token ? null : $this->moves->parse($this->tokens, $index);
             if (null !== $move && null === $move->side && \in_array($move->name, self::LOADING, true)) {
                 ++$moves;
-                $at = $move->next - 1;
+                $index = $move->next - 1;
                 continue;
             }
-            $strike = null === $token ? null : $this->strikes->parse($this->tokens, $at);
+            $strike = null === $token ? null : $this->strikes->parse($this->tokens, $index);
             if (null === $strike) {
                 return [null, 0];
             }
@@ -201,14 +201,14 @@ final readonly class MoveResolver
     }
 
     /** Skips the opponent's strike in "slip the jab", which is not the next strike. */
-    public function pastTheOpponents(int $at): int
+    public function pastTheOpponents(int $index): int
     {
         $words = $this->tokens->words;
-        $article = $at + (isset(Vocabulary::UNDER[$words[$at] ?? '']) ? 1 : 0);
+        $article = $index + (isset(Vocabulary::UNDER[$words[$index] ?? '']) ? 1 : 0);
         $strike = isset(Vocabulary::ARTICLES[$words[$article] ?? ''])
             ? $this->strikes->parse($this->tokens, $article + 1)
             : null;
 
-        return $strike->next ?? $at;
+        return $strike->next ?? $index;
     }
 }

@@ -41,7 +41,7 @@ final readonly class Reading
             return \count($this->spans) - 1;
         }
         $place = 0;
-        foreach ($this->spans as $at => $span) {
+        foreach ($this->spans as $index => $span) {
             if (
                 $span->at > $caret
                 || ($span->at > $this->spans[$place]->at
@@ -49,7 +49,7 @@ final readonly class Reading
             ) {
                 break;
             }
-            $place = $at;
+            $place = $index;
         }
 
         return $place;

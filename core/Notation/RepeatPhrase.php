@@ -16,20 +16,20 @@ final readonly class RepeatPhrase
      * Returns the phrase at that position without consuming it, or null. If the numbering has a number X2, it is that
      * number.
      */
-    public static function at(TokenStream $tokens, int $at, Numbering $numbering): ?self
+    public static function at(TokenStream $tokens, int $index, Numbering $numbering): ?self
     {
-        $number = $tokens->numberAt($at);
+        $number = $tokens->numberAt($index);
         if (null === $number) {
-            $count = 'x' === ($tokens->words[$at] ?? '') ? $tokens->numberAt($at + 1) : null;
+            $count = 'x' === ($tokens->words[$index] ?? '') ? $tokens->numberAt($index + 1) : null;
 
-            return null !== $count && ctype_digit($count) ? new self((int) $count, $at + 2) : null;
+            return null !== $count && ctype_digit($count) ? new self((int) $count, $index + 2) : null;
         }
         if (ctype_digit($number)) {
-            return 'times' === ($tokens->words[$at + 1] ?? '') ? new self((int) $number, $at + 2) : null;
+            return 'times' === ($tokens->words[$index + 1] ?? '') ? new self((int) $number, $index + 2) : null;
         }
 
         return 1 === preg_match('/^[x\x{00D7}](\d{1,2})$/ui', $number, $count) && null === $numbering->entry($number)
-            ? new self((int) $count[1], $at + 1)
+            ? new self((int) $count[1], $index + 1)
             : null;
     }
 }

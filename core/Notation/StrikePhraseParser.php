@@ -34,78 +34,78 @@ final readonly class StrikePhraseParser
         if (TokenKind::Number === $first?->kind && '' === ($words[$from + 1] ?? '')) {
             return self::numberAlone($first, $from);
         }
-        $said = new StrikeWords(Vocabulary::REPEATS[$words[$from] ?? ''] ?? null);
-        $at = null === $said->times ? $from : $from + 1;
+        $modifiers = new StrikeModifiers(Vocabulary::REPEATS[$words[$from] ?? ''] ?? null);
+        $index = null === $modifiers->times ? $from : $from + 1;
         $bare = null;
         while (true) {
-            $token = $tokens->at($at);
-            $word = $words[$at] ?? '';
+            $token = $tokens->at($index);
+            $word = $words[$index] ?? '';
             if (TokenKind::Number === $token?->kind && null === $bare) {
-                return $this->number($tokens, $from, $at, $said);
+                return $this->number($tokens, $from, $index, $modifiers);
             }
-            $found = $this->noun($words, $at);
-            if (null !== $found && !$this->isManner($words, $at, $found)) {
+            $found = $this->noun($words, $index);
+            if (null !== $found && !$this->isManner($words, $index, $found)) {
                 [$noun, $count, $plural] = $found;
-                $said->plural = $plural;
+                $modifiers->plural = $plural;
 
-                return $this->afterSwitch($tokens, $from, $at, $count, $noun, $said);
+                return $this->afterSwitch($tokens, $from, $index, $count, $noun, $modifiers);
             }
-            if (null !== $bare && null !== $said->side && $this->beginsAnother($words, $at, $said->side)) {
-                return $this->finish($tokens, $from, $bare, 1, self::BARE_SIDE, '', $said);
+            if (null !== $bare && null !== $modifiers->side && $this->beginsAnother($words, $index, $modifiers->side)) {
+                return $this->finish($tokens, $from, $bare, 1, self::BARE_SIDE, '', $modifiers);
             }
-            if (null !== $bare && $this->isMoveOfThatSide($words, $at, $bare)) {
+            if (null !== $bare && $this->isMoveOfThatSide($words, $index, $bare)) {
                 // "Left leg check" and "left slip".
                 return null;
             }
-            $limb = $this->limb($words, $at);
+            $limb = $this->limb($words, $index);
             if (null !== $limb) {
                 [$side, $count] = $limb;
-                $said->say($side);
-                $bare = $at;
-                $at += $count;
+                $modifiers->setSide($side);
+                $bare = $index;
+                $index += $count;
             } elseif (isset(Vocabulary::TARGETS[$word])) {
-                $said->targetWord = $word;
-                ++$at;
+                $modifiers->targetWord = $word;
+                ++$index;
             } elseif (isset(Vocabulary::FEINT[$word])) {
-                $said->feint = true;
-                ++$at;
+                $modifiers->feint = true;
+                ++$index;
             } elseif (isset(Vocabulary::EFFORTS[$word])) {
-                $said->effort = Vocabulary::EFFORTS[$word];
-                ++$at;
+                $modifiers->effort = Vocabulary::EFFORTS[$word];
+                ++$index;
             } elseif (isset(Vocabulary::THIGHS[$word])) {
-                $said->thigh = Vocabulary::THIGHS[$word];
-                ++$at;
-            } elseif ('switch' === $word && !$said->switch) {
-                $said->switch = true;
-                ++$at;
+                $modifiers->thigh = Vocabulary::THIGHS[$word];
+                ++$index;
+            } elseif ('switch' === $word && !$modifiers->switch) {
+                $modifiers->switch = true;
+                ++$index;
             } elseif (
                 isset(Vocabulary::MANNERS[$word])
                 || null !== $found
-                || ($at > $from
+                || ($index > $from
                     && isset(Vocabulary::ARTICLES[$word])
-                    && ($said->feint || Effort::Plain !== $said->effort))
+                    && ($modifiers->feint || Effort::Plain !== $modifiers->effort))
             ) {
                 // Skips "straight" before a straight noun, or "the" in "feint the jab".
-                ++$at;
+                ++$index;
             } else {
                 // A side without a noun is a straight of that hand.
-                $stands = null !== $bare && !$said->switch;
+                $stands = null !== $bare && !$modifiers->switch;
                 $both =
-                    $stands && 'and' === $word && isset(Vocabulary::SIDES[$words[$at + 1] ?? ''])
-                        ? $this->parse($tokens, $at + 1)
+                    $stands && 'and' === $word && isset(Vocabulary::SIDES[$words[$index + 1] ?? ''])
+                        ? $this->parse($tokens, $index + 1)
                         : null;
                 if (true === $both?->inTurn) {
                     // "Left and right hooks" is one of each.
-                    return $this->finish($tokens, $from, $bare, 1, $both->noun, '', $said);
+                    return $this->finish($tokens, $from, $bare, 1, $both->noun, '', $modifiers);
                 }
 
-                return $stands ? $this->finish($tokens, $from, $bare, 1, self::BARE_SIDE, '', $said) : null;
+                return $stands ? $this->finish($tokens, $from, $bare, 1, self::BARE_SIDE, '', $modifiers) : null;
             }
         }
     }
 
     /** Parses a number without any words, the usual case. */
-    private static function numberAlone(Token $token, int $at): StrikePhrase
+    private static function numberAlone(Token $token, int $index): StrikePhrase
     {
         [$code, $letters] = self::cut($token->text);
 
@@ -126,7 +126,7 @@ final readonly class StrikePhraseParser
             null,
             $token->span,
             $token->span,
-            $at + 1,
+            $index + 1,
         );
     }
 
@@ -140,32 +140,32 @@ final readonly class StrikePhraseParser
     }
 
     /** Before a number only a few words are allowed; a number before a plural counts it: "three jabs". */
-    private function number(TokenStream $tokens, int $from, int $at, StrikeWords $said): ?StrikePhrase
+    private function number(TokenStream $tokens, int $from, int $index, StrikeModifiers $modifiers): ?StrikePhrase
     {
-        $text = $tokens->at($at)->text ?? '';
-        if (null !== $said->side || null !== $said->targetWord || $said->switch) {
+        $text = $tokens->at($index)->text ?? '';
+        if (null !== $modifiers->side || null !== $modifiers->targetWord || $modifiers->switch) {
             return null;
         }
         $counted =
-            $from === $at
+            $from === $index
             && 1 === preg_match('/^([1-9][0-9]?)(x?)$/i', $text, $count)
-            && '' !== ($tokens->words[$at + 1] ?? '')
-                ? $this->counted($tokens, $at, (int) $count[1], '' !== $count[2])
+            && '' !== ($tokens->words[$index + 1] ?? '')
+                ? $this->counted($tokens, $index, (int) $count[1], '' !== $count[2])
                 : null;
 
-        return $counted ?? $this->finish($tokens, $from, $at, 1, '', $text, $said);
+        return $counted ?? $this->finish($tokens, $from, $index, 1, '', $text, $modifiers);
     }
 
-    /** @param bool $same said as "2x", which throws the same strike again */
-    private function counted(TokenStream $tokens, int $at, int $times, bool $same): ?StrikePhrase
+    /** @param bool $same modifiers as "2x", which throws the same strike again */
+    private function counted(TokenStream $tokens, int $index, int $times, bool $same): ?StrikePhrase
     {
-        $x = 'x' === $tokens->words[$at + 1] || 'times' === $tokens->words[$at + 1];
-        $phrase = $this->parse($tokens, $at + ($x ? 2 : 1));
+        $x = 'x' === $tokens->words[$index + 1] || 'times' === $tokens->words[$index + 1];
+        $phrase = $this->parse($tokens, $index + ($x ? 2 : 1));
         $isCount =
             $same
             || $x
             || true === $phrase?->inTurn
-            || $this->followsACount($tokens, $at)
+            || $this->followsACount($tokens, $index)
             || (1 === $times && 'jab' === $phrase?->noun);
         if (null === $phrase || '' === $phrase->noun || $phrase->times > 1 || !$isCount) {
             return null;
@@ -188,19 +188,22 @@ final readonly class StrikePhraseParser
             $phrase->openTarget,
             null,
             $phrase->head,
-            $tokens->span($at, $phrase->next),
+            $tokens->span($index, $phrase->next),
             $phrase->next,
         );
     }
 
     /** "Two jabs, one cross": after one count a further number is a count too. */
-    private function followsACount(TokenStream $tokens, int $at): bool
+    private function followsACount(TokenStream $tokens, int $index): bool
     {
         do {
-            --$at;
-        } while (TokenKind::Stop === $tokens->at($at)?->kind || isset(Vocabulary::FILLERS[$tokens->words[$at] ?? '']));
+            --$index;
+        } while (
+            TokenKind::Stop === $tokens->at($index)?->kind
+            || isset(Vocabulary::FILLERS[$tokens->words[$index] ?? ''])
+        );
 
-        return $this->vocabulary->isPlural($tokens->words[$at] ?? '');
+        return $this->vocabulary->isPlural($tokens->words[$index] ?? '');
     }
 
     /** After "switch", a kick or knee has a name of its own, or uses the leg that is then at the rear. */
@@ -210,17 +213,17 @@ final readonly class StrikePhraseParser
         int $head,
         int $count,
         string $noun,
-        StrikeWords $said,
+        StrikeModifiers $modifiers,
     ): ?StrikePhrase {
-        if ($said->switch && isset($this->vocabulary->nouns['switch '.$noun])) {
-            return $this->finish($tokens, $from, $head, $count, 'switch '.$noun, '', $said);
+        if ($modifiers->switch && isset($this->vocabulary->nouns['switch '.$noun])) {
+            return $this->finish($tokens, $from, $head, $count, 'switch '.$noun, '', $modifiers);
         }
-        if ($said->switch && (!$this->vocabulary->isOfLeg($noun) || null !== $said->side)) {
+        if ($modifiers->switch && (!$this->vocabulary->isOfLeg($noun) || null !== $modifiers->side)) {
             return null;
         }
-        $said->side ??= $said->switch ? Role::Rear : null;
+        $modifiers->side ??= $modifiers->switch ? Role::Rear : null;
 
-        return $this->finish($tokens, $from, $head, $count, $noun, '', $said);
+        return $this->finish($tokens, $from, $head, $count, $noun, '', $modifiers);
     }
 
     /** Parses what may follow the noun or number, in any order: a side, a target, "landing forward", "twice". */
@@ -231,31 +234,35 @@ final readonly class StrikePhraseParser
         int $count,
         string $noun,
         string $number,
-        StrikeWords $said,
+        StrikeModifiers $modifiers,
     ): StrikePhrase {
         $words = $tokens->words;
         $next = $head + $count;
-        $side = $said->side ?? Vocabulary::HANDS[$noun] ?? null;
-        if (null === $side && null !== $said->thigh && $this->vocabulary->isOfLeg($noun)) {
-            $side = $said->role = $said->thigh;
-            $said->targetWord ??= 'leg';
+        $side = $modifiers->side ?? Vocabulary::HANDS[$noun] ?? null;
+        if (null === $side && null !== $modifiers->thigh && $this->vocabulary->isOfLeg($noun)) {
+            $side = $modifiers->role = $modifiers->thigh;
+            $modifiers->targetWord ??= 'leg';
         }
-        $targetWord = $said->targetWord ?? Vocabulary::AIMED[$noun] ?? null;
+        $targetWord = $modifiers->targetWord ?? Vocabulary::AIMED[$noun] ?? null;
         [$sideAfter, $openTarget, $targetAfter, $secondTarget] = [null, false, null, null];
         while (true) {
             $isOpen =
                 '' !== $noun
-                && !$said->switch
+                && !$modifiers->switch
                 && ('with' === ($words[$next] ?? '')
                     || (!isset(Vocabulary::FIXED[$noun]) && !isset(Vocabulary::HANDS[$noun])));
             $after =
-                null === $sideAfter && null === $said->side && $isOpen ? $this->sideAfter($tokens, $next, $noun) : null;
+                null === $sideAfter && null === $modifiers->side && $isOpen
+                    ? $this->sideAfter($tokens, $next, $noun)
+                    : null;
             if (null !== $after) {
                 [$sideAfter, $next] = $after;
                 continue;
             }
             $after =
-                null === $targetAfter ? $this->targetAfter($tokens, $next, $noun, null !== $said->targetWord) : null;
+                null === $targetAfter
+                    ? $this->targetAfter($tokens, $next, $noun, null !== $modifiers->targetWord)
+                    : null;
             if (null === $after) {
                 break;
             }
@@ -267,7 +274,7 @@ final readonly class StrikePhraseParser
             && 'forward' === ($words[$next + 1] ?? '');
         $next += $lands ? 2 : 0;
         $word = $words[$next] ?? '';
-        $times = $said->times ?? 1;
+        $times = $modifiers->times ?? 1;
         if (1 === $times && isset(Vocabulary::REPEATS_AFTER[$word])) {
             $times = Vocabulary::REPEATS_AFTER[$word];
             ++$next;
@@ -283,7 +290,7 @@ final readonly class StrikePhraseParser
             && '' === ($words[$next + 1] ?? '')
             && null === $tokens->numberAt($next + 1)
         ) {
-            $said->feint = true;
+            $modifiers->feint = true;
             ++$next;
         } elseif (
             '' !== $noun
@@ -291,7 +298,7 @@ final readonly class StrikePhraseParser
             && '' === ($words[$next + 1] ?? '')
             && null === $tokens->numberAt($next + 1)
         ) {
-            $said->effort = Vocabulary::EFFORTS[$word];
+            $modifiers->effort = Vocabulary::EFFORTS[$word];
             ++$next;
         }
         [$code, $letters] = self::cut($number);
@@ -301,14 +308,14 @@ final readonly class StrikePhraseParser
             $code,
             $letters,
             $sideAfter ?? $side,
-            $said->role,
+            $modifiers->role,
             $targetAfter ?? $targetWord,
-            $said->effort,
-            $said->feint,
+            $modifiers->effort,
+            $modifiers->feint,
             $lands,
             $times,
-            $said->plural && null === $said->times,
-            $said->switch && !str_starts_with($noun, 'switch '),
+            $modifiers->plural && null === $modifiers->times,
+            $modifiers->switch && !str_starts_with($noun, 'switch '),
             $openTarget,
             $secondTarget,
             $tokens->span($head, $head + $count),
@@ -323,24 +330,24 @@ final readonly class StrikePhraseParser
      *
      * @return array{Role|Side, int}|null the side, and the place after it
      */
-    private function sideAfter(TokenStream $tokens, int $at, string $noun): ?array
+    private function sideAfter(TokenStream $tokens, int $index, string $noun): ?array
     {
         $words = $tokens->words;
-        $with = 'with' === ($words[$at] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$at + 1] ?? '']) ? 2 : 1) : 0;
-        $side = Vocabulary::SIDES[$words[$at + $with] ?? ''] ?? null;
+        $with = 'with' === ($words[$index] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$index + 1] ?? '']) ? 2 : 1) : 0;
+        $side = Vocabulary::SIDES[$words[$index + $with] ?? ''] ?? null;
         if (null === $side) {
             return null;
         }
-        $next = $at + $with + 1;
+        $next = $index + $with + 1;
         if ($with > 0) {
             $limb = isset(Vocabulary::LIMBS[$words[$next] ?? '']) ? 1 : 0;
-            $follows = $this->parse($tokens, $at + $with);
+            $follows = $this->parse($tokens, $index + $with);
 
-            return null === $follows || $follows->head->at === $tokens->at($at + $with)?->span->at
+            return null === $follows || $follows->head->at === $tokens->at($index + $with)?->span->at
                 ? [$side, $next + $limb]
                 : null;
         }
-        if (null !== $this->noun($words, $at)) {
+        if (null !== $this->noun($words, $index)) {
             // "Right hand" is a strike of its own.
             return null;
         }
@@ -354,8 +361,8 @@ final readonly class StrikePhraseParser
             // "Left slip", unless the move has its side after it.
             return isset(Vocabulary::SIDES[$words[$next + $move[1]] ?? '']) ? [$side, $next] : null;
         }
-        $follows = $this->parse($tokens, $at);
-        if (null === $follows || $follows->head->at === $tokens->at($at)?->span->at) {
+        $follows = $this->parse($tokens, $index);
+        if (null === $follows || $follows->head->at === $tokens->at($index)?->span->at) {
             return [$side, $next];
         }
         // The next strike names its own hand or has a side after it, so this side is not for it.
@@ -366,7 +373,7 @@ final readonly class StrikePhraseParser
         return !$asks || null !== $this->sideAfter($tokens, $follows->next, $follows->noun) ? [$side, $next] : null;
     }
 
-    /** Tells whether a side can be said of a jab or a cross, as in "right cross". */
+    /** Tells whether a side can be modifiers of a jab or a cross, as in "right cross". */
     private static function isOf(Role|Side $side, Role $role, ?Stance $running): bool
     {
         return $side instanceof Role ? $side === $role : null === $running || $running->roleOf($side) === $role;
@@ -392,25 +399,25 @@ final readonly class StrikePhraseParser
      *     bool,
      * }|null the target's word, the place after it, and whether it could be the next strike's as well
      */
-    private function targetAfter(TokenStream $tokens, int $at, string $noun, bool $isAimed = false): ?array
+    private function targetAfter(TokenStream $tokens, int $index, string $noun, bool $isAimed = false): ?array
     {
         $words = $tokens->words;
-        $skip = \in_array($words[$at] ?? '', ['to', 'at'], true) ? 1 : 0;
-        $skip += isset(Vocabulary::ARTICLES[$words[$at + $skip] ?? '']) ? 1 : 0;
-        $word = $words[$at + $skip] ?? '';
+        $skip = \in_array($words[$index] ?? '', ['to', 'at'], true) ? 1 : 0;
+        $skip += isset(Vocabulary::ARTICLES[$words[$index + $skip] ?? '']) ? 1 : 0;
+        $word = $words[$index + $skip] ?? '';
         if (!isset(Vocabulary::TARGETS[$word])) {
             return null;
         }
         if ($skip > 0) {
-            return [$word, $at + $skip + 1, false];
+            return [$word, $index + $skip + 1, false];
         }
-        $ofNext = $this->isOfNext($tokens, $at, $noun);
-        if ($isAimed && null !== $this->noun($words, $at + 1)) {
+        $ofNext = $this->isOfNext($tokens, $index, $noun);
+        if ($isAimed && null !== $this->noun($words, $index + 1)) {
             // "Low kick high kick": the strike before has its target already.
             return null;
         }
 
-        return true === $ofNext ? null : [$word, $at + 1, null === $ofNext];
+        return true === $ofNext ? null : [$word, $index + 1, null === $ofNext];
     }
 
     /**
@@ -419,18 +426,18 @@ final readonly class StrikePhraseParser
      *
      * @return bool|null null where it is taken for the noun before it, and could be either's
      */
-    private function isOfNext(TokenStream $tokens, int $at, string $before): ?bool
+    private function isOfNext(TokenStream $tokens, int $index, string $before): ?bool
     {
         $words = $tokens->words;
-        if (null !== $this->noun($words, $at) || null !== $this->vocabulary->move($words, $at)) {
+        if (null !== $this->noun($words, $index) || null !== $this->vocabulary->move($words, $index)) {
             return true;
         }
-        $noun = $this->noun($words, $at + 1);
+        $noun = $this->noun($words, $index + 1);
         if (null === $noun) {
             // "Body right hook": the side starts the next strike, and the target belongs to the one before.
             return false;
         }
-        $after = $at + 1 + $noun[1];
+        $after = $index + 1 + $noun[1];
         if (
             isset(Vocabulary::TARGETS[$words[$after] ?? ''])
             && ($noun[0] === $before || true !== $this->isOfNext($tokens, $after, $noun[0]))
@@ -453,16 +460,17 @@ final readonly class StrikePhraseParser
     {
         $words = $tokens->words;
         $behind = false;
-        foreach ($words as $at => $word) {
+        foreach ($words as $index => $word) {
             if (!isset(Vocabulary::TARGETS[$word])) {
                 continue;
             }
-            $begins = '' === ($words[$at - 1] ?? '') || isset(Vocabulary::SIDES[$words[$at - 1]]);
-            $noun = $this->noun($words, $at + 1);
+            $begins = '' === ($words[$index - 1] ?? '') || isset(Vocabulary::SIDES[$words[$index - 1]]);
+            $noun = $this->noun($words, $index + 1);
             if ($begins && null !== $noun && !$this->vocabulary->isOfLeg($noun[0])) {
                 return false;
             }
-            $behind = $behind || (!$begins && '' === ($words[$at + 1] ?? '') && null === $tokens->numberAt($at + 1));
+            $behind =
+                $behind || (!$begins && '' === ($words[$index + 1] ?? '') && null === $tokens->numberAt($index + 1));
         }
 
         return $behind;
@@ -475,17 +483,17 @@ final readonly class StrikePhraseParser
      *
      * @return array{Role|Side, int}|null the side, and how many words it takes
      */
-    private function limb(array $words, int $at): ?array
+    private function limb(array $words, int $index): ?array
     {
-        $word = $words[$at] ?? '';
-        $limb = $words[$at + 1] ?? '';
+        $word = $words[$index] ?? '';
+        $limb = $words[$index + 1] ?? '';
         $side = Vocabulary::SIDES[$word] ?? ('back' === $word && isset(Vocabulary::LIMBS[$limb]) ? Role::Rear : null);
         if (null === $side || !isset(Vocabulary::LIMBS[$limb])) {
             return null === $side ? null : [$side, 1];
         }
         $noun =
-            $this->noun($words, $at + 2)
-            ?? ('switch' === ($words[$at + 2] ?? '') ? $this->noun($words, $at + 3) : null);
+            $this->noun($words, $index + 2)
+            ?? ('switch' === ($words[$index + 2] ?? '') ? $this->noun($words, $index + 3) : null);
         $named =
             null !== $noun
             && ('kick' !== $noun[0] || 'foot' === $limb)
@@ -499,18 +507,18 @@ final readonly class StrikePhraseParser
      *
      * @param list<string> $words
      */
-    private function beginsAnother(array $words, int $at, Role|Side $side): bool
+    private function beginsAnother(array $words, int $index, Role|Side $side): bool
     {
-        $next = $this->limb($words, $at);
+        $next = $this->limb($words, $index);
 
         // "Lead left hook" names one side in two ways.
         return null !== $next && $next[0]::class === $side::class;
     }
 
     /** @param list<string> $words */
-    private function isMoveOfThatSide(array $words, int $at, int $side): bool
+    private function isMoveOfThatSide(array $words, int $index, int $side): bool
     {
-        $move = $at === $side + 1 ? $this->vocabulary->move($words, $at) : null;
+        $move = $index === $side + 1 ? $this->vocabulary->move($words, $index) : null;
 
         return null !== $move
             && (isset($this->vocabulary->bases[$move[0]]) || $this->vocabulary->goesToASide($move[0]));
@@ -522,12 +530,12 @@ final readonly class StrikePhraseParser
      * @param list<string> $words
      * @param array{string, int, bool} $found
      */
-    private function isManner(array $words, int $at, array $found): bool
+    private function isManner(array $words, int $index, array $found): bool
     {
         if ('straight' !== $found[0] || $found[2]) {
             return false;
         }
-        $next = $this->noun($words, $at + 1);
+        $next = $this->noun($words, $index + 1);
 
         return null !== $next && isset(Vocabulary::STRAIGHT_ONES[$next[0]]);
     }
@@ -541,15 +549,15 @@ final readonly class StrikePhraseParser
      *     bool,
      * }|null the longest noun that begins there, how many words it takes, and whether it is in the plural
      */
-    private function noun(array $words, int $at): ?array
+    private function noun(array $words, int $index): ?array
     {
-        $found = $this->vocabulary->noun($words, $at);
-        $named = $this->namedLimb($words, $at, $found);
+        $found = $this->vocabulary->noun($words, $index);
+        $named = $this->namedLimb($words, $index, $found);
 
         return $named
             ? null
-            : ((null === $found || 1 === $found[1]) && isset($this->more[$words[$at] ?? ''])
-                ? [$words[$at], 1, str_ends_with($words[$at], 's')]
+            : ((null === $found || 1 === $found[1]) && isset($this->more[$words[$index] ?? ''])
+                ? [$words[$index], 1, str_ends_with($words[$index], 's')]
                 : $found);
     }
 
@@ -559,12 +567,12 @@ final readonly class StrikePhraseParser
      * @param list<string> $words
      * @param array{string, int, bool}|null $found
      */
-    private function namedLimb(array $words, int $at, ?array $found): bool
+    private function namedLimb(array $words, int $index, ?array $found): bool
     {
-        if (null === $found || !isset(Vocabulary::HANDS[$found[0]]) || 'hand' !== ($words[$at + 1] ?? '')) {
+        if (null === $found || !isset(Vocabulary::HANDS[$found[0]]) || 'hand' !== ($words[$index + 1] ?? '')) {
             return false;
         }
-        $next = $this->vocabulary->noun($words, $at + 2);
+        $next = $this->vocabulary->noun($words, $index + 2);
 
         return null !== $next
             && !isset(Vocabulary::FIXED[$next[0]])

@@ -37,8 +37,8 @@ final readonly class Words
     public function items(ChainInStance $inStance): array
     {
         $words = [];
-        foreach ($inStance->chain->items as $at => $item) {
-            $words[] = $this->item($item, $inStance->stances[$at]);
+        foreach ($inStance->chain->items as $index => $item) {
+            $words[] = $this->item($item, $inStance->stances[$index]);
         }
 
         return $words;

@@ -20,11 +20,11 @@ final readonly class Writer
     {
         $text = '';
         $wordsBefore = false;
-        foreach ($inStance->chain->items as $at => $item) {
-            $number = $this->item($item, $inStance->stances[$at]);
-            $inWords = $item instanceof StrikeItem && null === $this->number($item, $inStance->stances[$at]);
+        foreach ($inStance->chain->items as $index => $item) {
+            $number = $this->item($item, $inStance->stances[$index]);
+            $inWords = $item instanceof StrikeItem && null === $this->number($item, $inStance->stances[$index]);
             // A comma separates a strike in words from its neighbours.
-            $text .= (0 === $at ? '' : ($inWords || $wordsBefore ? ', ' : ' ')).$number;
+            $text .= (0 === $index ? '' : ($inWords || $wordsBefore ? ', ' : ' ')).$number;
             $wordsBefore = $inWords;
         }
 

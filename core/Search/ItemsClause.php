@@ -16,7 +16,7 @@ final readonly class ItemsClause implements Clause
     private const BOUNDARY = '(?<![=~!])';
 
     /** @param non-empty-list<non-empty-list<ItemPattern>> $runs */
-    public function __construct(public Place $place, public array $runs, private string $text)
+    public function __construct(public ChainPart $place, public array $runs, private string $text)
     {
     }
 
@@ -35,7 +35,7 @@ final readonly class ItemsClause implements Clause
 
         return $this->place->words()
             .' '
-            .(Place::No === $this->place ? (string) preg_replace('/^an? /', '', $says) : $says);
+            .(ChainPart::No === $this->place ? (string) preg_replace('/^an? /', '', $says) : $says);
     }
 
     public function text(): string
@@ -51,7 +51,7 @@ final readonly class ItemsClause implements Clause
     /** Tells whether the pattern has to be found or must not be found. */
     public function wanted(): bool
     {
-        return Place::No !== $this->place;
+        return ChainPart::No !== $this->place;
     }
 
     /** Returns a regular expression over the bytes of a sequence, without delimiters. */
@@ -63,16 +63,16 @@ final readonly class ItemsClause implements Clause
             $this->runs,
         );
 
-        return (Place::Starts === $this->place ? '^' : '')
+        return (ChainPart::Starts === $this->place ? '^' : '')
             .implode('.*', $runs)
-            .(Place::Ends === $this->place ? '(?:'.implode('|', Family::footwork()).')*$' : '');
+            .(ChainPart::Ends === $this->place ? '(?:'.implode('|', Family::footwork()).')*$' : '');
     }
 
     /** Matches a sequence item by item, without the regular expression. */
     public function matches(Sequence $sequence): bool
     {
         $found = match ($this->place) {
-            Place::Starts => $this->from($sequence->items, 0, 0, true),
+            ChainPart::Starts => $this->from($sequence->items, 0, 0, true),
             default => $this->from($sequence->items, 0, 0, false),
         };
 
@@ -80,24 +80,24 @@ final readonly class ItemsClause implements Clause
     }
 
     /** @param list<string> $items */
-    private function from(array $items, int $at, int $run, bool $here): bool
+    private function from(array $items, int $index, int $run, bool $here): bool
     {
         $patterns = $this->runs[$run] ?? null;
         if (null === $patterns) {
             // A chain that ends with a kick may still have exit footwork.
-            return Place::Ends !== $this->place
+            return ChainPart::Ends !== $this->place
                 || []
                     === array_filter(
-                        \array_slice($items, $at),
+                        \array_slice($items, $index),
                         static fn (string $item): bool => !\in_array($item, Family::footwork(), true),
                     );
         }
-        for (; $at + \count($patterns) <= \count($items); ++$at) {
+        for (; $index + \count($patterns) <= \count($items); ++$index) {
             $fits = true;
             foreach ($patterns as $step => $pattern) {
-                $fits = $fits && $pattern->matches($items[$at + $step]);
+                $fits = $fits && $pattern->matches($items[$index + $step]);
             }
-            if ($fits && $this->from($items, $at + \count($patterns), $run + 1, false)) {
+            if ($fits && $this->from($items, $index + \count($patterns), $run + 1, false)) {
                 return true;
             }
             if ($here) {

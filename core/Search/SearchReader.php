@@ -75,23 +75,24 @@ final readonly class SearchReader
         $pieces = self::pieces($text);
         $stance = self::stance($pieces);
         [$groups, $problems, $before, $or] = [[], [], null, null];
-        for ($at = 0; $at < \count($pieces);) {
-            if ($this->separates($pieces, $at)) {
-                $or = $pieces[$at]->is('or') ? $pieces[$at] : null;
-                $before = $pieces[$at]->is(',', ';') ? null : $before;
-                ++$at;
+        for ($index = 0; $index < \count($pieces);) {
+            if ($this->separates($pieces, $index)) {
+                $or = $pieces[$index]->is('or') ? $pieces[$index] : null;
+                $before = $pieces[$index]->is(',', ';') ? null : $before;
+                ++$index;
                 continue;
             }
-            $end = $at + 1;
-            while ($end < \count($pieces) && !$this->ends($pieces, $at, $end)) {
+            $end = $index + 1;
+            while ($end < \count($pieces) && !$this->ends($pieces, $index, $end)) {
                 ++$end;
             }
             /** @var non-empty-list<Piece> $taken */
-            $taken = \array_slice($pieces, $at, $end - $at);
+            $taken = \array_slice($pieces, $index, $end - $index);
             // "No liver or spleen" means without both.
             if (
                 null !== $before
-                && (!$this->begins($pieces, $at) || (Place::No->value === $before && $this->isContact($pieces, $at)))
+                && (!$this->begins($pieces, $index)
+                    || (ChainPart::No->value === $before && $this->isContact($pieces, $index)))
             ) {
                 array_unshift($taken, new Piece('', $taken[0]->at, $before));
             }
@@ -116,7 +117,7 @@ final readonly class SearchReader
             }
             $before = $this->continues($taken[0]) ? $taken[0]->word() : null;
             $or = null;
-            $at = $end;
+            $index = $end;
         }
         if (null !== $or || (isset($pieces[0]) && $pieces[0]->is('or'))) {
             $or ??= $pieces[0];
@@ -147,15 +148,15 @@ final readonly class SearchReader
             $found[0],
         );
         $pieces = [];
-        for ($at = 0; $at < \count($raw); ++$at) {
-            $piece = $raw[$at];
-            $next = $raw[$at + 1] ?? null;
+        for ($index = 0; $index < \count($raw); ++$index) {
+            $piece = $raw[$index];
+            $next = $raw[$index + 1] ?? null;
             $last = $pieces[\count($pieces) - 1] ?? null;
             if (
                 null !== $next
                 && $piece->is(...self::ARTICLES)
                 && null !== $last
-                && (null !== Place::tryFrom($last->word()) || $last->is(...self::BEFORE_ARTICLES))
+                && (null !== ChainPart::tryFrom($last->word()) || $last->is(...self::BEFORE_ARTICLES))
             ) {
                 continue;
             }
@@ -173,7 +174,7 @@ final readonly class SearchReader
                 && !$piece->isQuoted()
                 && true === $next?->is('with', 'in', 'on', 'by')
             ) {
-                ++$at;
+                ++$index;
             }
         }
 
@@ -188,8 +189,8 @@ final readonly class SearchReader
      */
     private static function stance(array $pieces): Stance
     {
-        foreach ($pieces as $at => $piece) {
-            $stance = $piece->is('from') ? Stance::tryFrom(($pieces[$at + 1] ?? null)?->word() ?? '') : null;
+        foreach ($pieces as $index => $piece) {
+            $stance = $piece->is('from') ? Stance::tryFrom(($pieces[$index + 1] ?? null)?->word() ?? '') : null;
             if (null !== $stance) {
                 return $stance;
             }
@@ -203,11 +204,11 @@ final readonly class SearchReader
      *
      * @param list<Piece> $pieces
      */
-    private static function isLevelChange(array $pieces, int $at): bool
+    private static function isLevelChange(array $pieces, int $index): bool
     {
-        return $pieces[$at]->is('level')
-            && (true === ($pieces[$at + 1] ?? null)?->is('change')
-                || true === ($pieces[$at - 1] ?? null)?->is('change'));
+        return $pieces[$index]->is('level')
+            && (true === ($pieces[$index + 1] ?? null)?->is('change')
+                || true === ($pieces[$index - 1] ?? null)?->is('change'));
     }
 
     /**
@@ -215,19 +216,23 @@ final readonly class SearchReader
      *
      * @param list<Piece> $pieces
      */
-    private function separates(array $pieces, int $at): bool
+    private function separates(array $pieces, int $index): bool
     {
-        return $pieces[$at]->is(...self::SEPARATORS)
+        return $pieces[$index]->is(...self::SEPARATORS)
             && !(
-                $at > 0
-                && isset($pieces[$at + 1])
-                && $this->patterns->isMove($pieces[$at - 1]->word(), $pieces[$at]->word(), $pieces[$at + 1]->word())
+                $index > 0
+                && isset($pieces[$index + 1])
+                && $this->patterns->isMove(
+                    $pieces[$index - 1]->word(),
+                    $pieces[$index]->word(),
+                    $pieces[$index + 1]->word(),
+                )
             );
     }
 
     private static function isUnwanted(Clause $clause): bool
     {
-        return ($clause instanceof ItemsClause && Place::No === $clause->place)
+        return ($clause instanceof ItemsClause && ChainPart::No === $clause->place)
             || ($clause instanceof ContactClause && !$clause->wanted);
     }
 
@@ -237,23 +242,26 @@ final readonly class SearchReader
     }
 
     /** @param list<Piece> $pieces */
-    private function isContact(array $pieces, int $at): bool
+    private function isContact(array $pieces, int $index): bool
     {
-        $word = $pieces[$at]->word();
+        $word = $pieces[$index]->word();
         // "To the liver" and "liver shot" describe one strike.
-        if (true === ($pieces[$at - 1] ?? null)?->is('to', 'the') || true === ($pieces[$at + 1] ?? null)?->is('shot')) {
+        if (
+            true === ($pieces[$index - 1] ?? null)?->is('to', 'the')
+            || true === ($pieces[$index + 1] ?? null)?->is('shot')
+        ) {
             return false;
         }
 
         return isset(self::CONTACTS[$word])
-            || isset(self::CONTACTS[$word.' '.(($pieces[$at + 1] ?? null)?->word() ?? '')]);
+            || isset(self::CONTACTS[$word.' '.(($pieces[$index + 1] ?? null)?->word() ?? '')]);
     }
 
     /** Tells whether the text after "and" or "or" can continue the clause before. */
     private function continues(Piece $first): bool
     {
         return !$first->isQuoted()
-            && (null !== Place::tryFrom($first->word()) || $first->is(
+            && (null !== ChainPart::tryFrom($first->word()) || $first->is(
                 'length',
                 'level',
                 'from',
@@ -269,7 +277,7 @@ final readonly class SearchReader
      *
      * @param list<Piece> $pieces
      */
-    private function ends(array $pieces, int $from, int $at): bool
+    private function ends(array $pieces, int $from, int $index): bool
     {
         $first = $pieces[$from]->word();
         $second = ($pieces[$from + 1] ?? null)?->word() ?? '';
@@ -281,20 +289,20 @@ final readonly class SearchReader
             'drilled' === $first, 'not' === $first => 'never' === $second ? 2 : $this->drilledPieces($pieces, $from),
             default => \count($pieces),
         };
-        if ($this->separates($pieces, $at)) {
+        if ($this->separates($pieces, $index)) {
             // A theme may be called "in and out", and nothing starts with two things except one after the other.
             return !(
-                $pieces[$at]->is('and')
+                $pieces[$index]->is('and')
                 && \in_array($first, ['theme', 'by', 'starts', 'ends'], true)
-                && isset($pieces[$at + 1])
-                && !$this->begins($pieces, $at + 1)
+                && isset($pieces[$index + 1])
+                && !$this->begins($pieces, $index + 1)
             );
         }
 
         // After these words, text may look like a keyword: "no liver", "theme liver".
-        return $at - $from >= $most
-            || ($this->begins($pieces, $at)
-                && !(\in_array($first, ['no', 'has', 'not', 'theme', 'by'], true) && $at === $from + 1));
+        return $index - $from >= $most
+            || ($this->begins($pieces, $index)
+                && !(\in_array($first, ['no', 'has', 'not', 'theme', 'by'], true) && $index === $from + 1));
     }
 
     /**
@@ -335,16 +343,16 @@ final readonly class SearchReader
     }
 
     /** @param list<Piece> $pieces */
-    private function begins(array $pieces, int $at): bool
+    private function begins(array $pieces, int $index): bool
     {
-        if ($pieces[$at]->isQuoted() || self::isLevelChange($pieces, $at)) {
+        if ($pieces[$index]->isQuoted() || self::isLevelChange($pieces, $index)) {
             return false;
         }
-        $word = $pieces[$at]->word();
+        $word = $pieces[$index]->word();
 
-        return null !== Place::tryFrom($word)
+        return null !== ChainPart::tryFrom($word)
             || \in_array($word, ['length', 'level', 'from', 'rules', 'by', 'theme', 'drilled'], true)
-            || $this->isContact($pieces, $at) || isset(self::STATUSES[$word])
+            || $this->isContact($pieces, $index) || isset(self::STATUSES[$word])
             || null !== Verdict::tryFrom($word)
             || 'not' === $word;
     }
@@ -363,7 +371,7 @@ final readonly class SearchReader
         $rest = \array_slice($pieces, 1);
         $value = implode(' ', array_map(static fn (Piece $piece): string => $piece->word(), $rest));
         $contact = self::CONTACTS[trim((\in_array($first, ['no', 'has'], true) ? '' : $first).' '.$value)] ?? null;
-        $place = Place::tryFrom($first);
+        $place = ChainPart::tryFrom($first);
 
         return match (true) {
             null !== $contact => new ContactClause($contact, 'no' !== $first, $text),
@@ -419,7 +427,7 @@ final readonly class SearchReader
      * @param list<Piece> $rest
      */
     private function items(
-        Place $place,
+        ChainPart $place,
         array $pieces,
         array $rest,
         string $text,
@@ -496,7 +504,7 @@ final readonly class SearchReader
         $words = WordsClause::words($text);
         $quoted = [] !== array_filter($pieces, static fn (Piece $piece): bool => $piece->isQuoted());
         $runs = $quoted ? [] : $this->patterns->runs($pieces, $stance);
-        $items = \is_array($runs) && [] !== $runs ? new ItemsClause(Place::Has, $runs, $text) : null;
+        $items = \is_array($runs) && [] !== $runs ? new ItemsClause(ChainPart::Has, $runs, $text) : null;
 
         return match (true) {
             [] !== $words => new WordsClause($words, $items, $text),

@@ -21,9 +21,9 @@ final readonly class DeletionNeighbourhood
     {
         $strikes = $sequence->strikes();
         $hashes = [implode('', $strikes) => true];
-        foreach (array_keys($strikes) as $at) {
+        foreach (array_keys($strikes) as $index) {
             $rest = $strikes;
-            unset($rest[$at]);
+            unset($rest[$index]);
             $hashes[implode('', $rest)] = true;
         }
 

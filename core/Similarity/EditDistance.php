@@ -56,21 +56,21 @@ final class EditDistance
     public function distance(Sequence $a, Sequence $b): float
     {
         $row = [0.0];
-        foreach ($b->items as $at => $item) {
-            $row[] = $row[$at] + $this->alone($item);
+        foreach ($b->items as $index => $item) {
+            $row[] = $row[$index] + $this->alone($item);
         }
         foreach ($a->items as $item) {
             $alone = $this->alone($item);
             $diagonal = $row[0];
             $row[0] += $alone;
-            foreach ($b->items as $at => $other) {
+            foreach ($b->items as $index => $other) {
                 $best = min(
-                    $row[$at + 1] + $alone,
-                    $row[$at] + $this->alone($other),
+                    $row[$index + 1] + $alone,
+                    $row[$index] + $this->alone($other),
                     $diagonal + $this->between($item, $other),
                 );
-                $diagonal = $row[$at + 1];
-                $row[$at + 1] = $best;
+                $diagonal = $row[$index + 1];
+                $row[$index + 1] = $best;
             }
         }
 

@@ -389,9 +389,9 @@ final class ExchangeTest extends ApiTestCase
     }
 
     /** @param array<mixed> $lines */
-    private static function text(array $lines, string $column, int $at): string
+    private static function text(array $lines, string $column, int $index): string
     {
-        $text = array_column($lines, $column)[$at] ?? null;
+        $text = array_column($lines, $column)[$index] ?? null;
 
         return \is_string($text) ? $text : self::fail('There is no such line.');
     }

@@ -241,8 +241,8 @@ final class HouseRulesTest extends ApiTestCase
     public function testPreviewContinuesWhereItWasKilled(): void
     {
         $this->signIn('head');
-        foreach (['1 2', '2 2', '3 14h', '1 3 14h', '2 3 14h', '1 2 3 14h', '3 3'] as $at => $chain) {
-            $this->save('Number '.$at, $chain.' exit');
+        foreach (['1 2', '2 2', '3 14h', '1 3 14h', '2 3 14h', '1 2 3 14h', '3 3'] as $index => $chain) {
+            $this->save('Number '.$index, $chain.' exit');
         }
         $connection = self::service(Connection::class);
         $process = static fn (): RulePreviews => new RulePreviews(

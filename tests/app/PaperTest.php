@@ -113,8 +113,8 @@ final class PaperTest extends ApiTestCase
     {
         $this->signIn('head');
         $names = [];
-        foreach (self::CHAINS as $at => $chain) {
-            $name = \sprintf('Pier %02d', $at);
+        foreach (self::CHAINS as $index => $chain) {
+            $name = \sprintf('Pier %02d', $index);
             self::assertSame(
                 201,
                 $this->ask(

@@ -83,13 +83,13 @@ final class SearchIndexTest extends ApiTestCase
     public function testRefillRestoresLostAndWrongRows(): void
     {
         $this->signIn('head');
-        foreach (self::CHAINS as $at => $chain) {
+        foreach (self::CHAINS as $index => $chain) {
             self::assertSame(
                 201,
                 $this->ask(
                     'POST',
                     '/api/combinations',
-                    self::combination(['name' => 'No. '.$at, 'text' => $chain, 'rules' => 'all-limbs']),
+                    self::combination(['name' => 'No. '.$index, 'text' => $chain, 'rules' => 'all-limbs']),
                 )->status,
             );
         }
@@ -107,12 +107,12 @@ final class SearchIndexTest extends ApiTestCase
     }
 
     /** @return array<string, mixed> */
-    private function content(\Random\Randomizer $random, int $at): array
+    private function content(\Random\Randomizer $random, int $index): array
     {
         $chain = self::CHAINS[$random->getInt(0, \count(self::CHAINS) - 1)];
 
         return self::combination([
-            'name' => 'Chain '.$at,
+            'name' => 'Chain '.$index,
             'text' => $chain.str_repeat(' 2', $random->getInt(0, 3)),
             'rules' => ['boxing', 'kickboxing', 'all-limbs'][$random->getInt(0, 2)],
             'stance' => ['orthodox', 'southpaw'][$random->getInt(0, 1)],

@@ -209,10 +209,10 @@ final class SearchTest extends ApiTestCase
             self::assertIsArray($problems);
             self::assertCount(1, $problems);
             self::assertIsArray($problems[0]);
-            [$at, $length] = [$problems[0]['at'], $problems[0]['length']];
-            self::assertIsInt($at);
+            [$index, $length] = [$problems[0]['at'], $problems[0]['length']];
+            self::assertIsInt($index);
             self::assertIsInt($length);
-            self::assertSame($what, substr('tide, '.$search, $at, $length));
+            self::assertSame($what, substr('tide, '.$search, $index, $length));
             self::assertSame([[], 0], [$answer->body['combinations'], $answer->body['total']]);
             foreach (['/api/export.text?', '/api/wall-sheet.pdf?'] as $file) {
                 self::assertSame(

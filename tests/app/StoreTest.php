@@ -50,8 +50,8 @@ final class StoreTest extends ApiTestCase
         $course = $this->ask('POST', '/api/courses', ['name' => 'Tuesday'])->id();
         $first = $this->more(0, $course);
         $before = $this->counts($first);
-        for ($at = 1; $at <= 4; ++$at) {
-            $this->more($at, $course);
+        for ($index = 1; $index <= 4; ++$index) {
+            $this->more($index, $course);
         }
         $this->signIn('head');
 
@@ -84,51 +84,51 @@ final class StoreTest extends ApiTestCase
      *
      * @return array{combination: int, plan: int, import: int}
      */
-    private function more(int $at, int $course): array
+    private function more(int $index, int $course): array
     {
         // By two coaches, so that loading the coach for each row would be noticed.
-        $this->signIn(0 === $at % 2 ? 'head' : 'second');
+        $this->signIn(0 === $index % 2 ? 'head' : 'second');
         $combination = $this->ask(
             'POST',
             '/api/combinations',
-            self::combination(['name' => 'Number '.$at, 'text' => str_repeat('1 ', 1 + $at).'2']),
+            self::combination(['name' => 'Number '.$index, 'text' => str_repeat('1 ', 1 + $index).'2']),
         )->id();
         $this->ask(
             'PUT',
             '/api/combinations/'.$combination,
-            self::combination(['name' => 'Number '.$at, 'text' => str_repeat('1 ', 1 + $at).'2 3']),
+            self::combination(['name' => 'Number '.$index, 'text' => str_repeat('1 ', 1 + $index).'2 3']),
             ['If-Match' => '"1"'],
         );
         $plan = $this->ask(
             'POST',
             '/api/plans',
             [
-                'name' => 'Plan '.$at,
+                'name' => 'Plan '.$index,
                 'content' => PlanTest::content(),
                 'course' => $course,
-                'startsAt' => '2026-11-0'.(1 + $at).'T18:30',
+                'startsAt' => '2026-11-0'.(1 + $index).'T18:30',
             ],
         )->id();
-        $this->ask('POST', '/api/walls', ['name' => 'Wall '.$at]);
-        $this->ask('POST', '/api/cards', ['name' => 'Card '.$at, 'combinations' => [$combination]]);
-        $this->ask('POST', '/api/views', ['name' => 'View '.$at, 'address' => 'q=liver']);
+        $this->ask('POST', '/api/walls', ['name' => 'Wall '.$index]);
+        $this->ask('POST', '/api/cards', ['name' => 'Card '.$index, 'combinations' => [$combination]]);
+        $this->ask('POST', '/api/views', ['name' => 'View '.$index, 'address' => 'q=liver']);
         $this->ask('POST', '/api/invitations', ['role' => 'coach']);
         $this->ask(
             'POST',
             '/api/proposals',
             [
                 'kind' => 'new',
-                'content' => self::combination(['name' => 'Idea '.$at, 'text' => str_repeat('2 ', 2 + $at).'3']),
+                'content' => self::combination(['name' => 'Idea '.$index, 'text' => str_repeat('2 ', 2 + $index).'3']),
                 'remark' => 'Look.',
             ],
         );
-        $this->ask('POST', '/api/runs', ['id' => 'start-000'.$at, 'timer' => ['rounds' => 2]]);
+        $this->ask('POST', '/api/runs', ['id' => 'start-000'.$index, 'timer' => ['rounds' => 2]]);
         $this->ask(
             'POST',
             '/api/logbook/entries',
             [
-                'id' => 'entry-000'.$at,
-                'day' => '2026-11-0'.(1 + $at),
+                'id' => 'entry-000'.$index,
+                'day' => '2026-11-0'.(1 + $index),
                 'course' => $course,
                 'combinations' => [['combination' => $combination, 'minutes' => 5]],
             ],
@@ -136,7 +136,7 @@ final class StoreTest extends ApiTestCase
         $import = $this->ask(
             'POST',
             '/api/imports',
-            ['format' => 'text', 'content' => str_repeat("1 2 3 2 # A\n", 1 + $at)],
+            ['format' => 'text', 'content' => str_repeat("1 2 3 2 # A\n", 1 + $index)],
         )->id();
         $this->ask('POST', "/api/imports/$import/advance");
 

@@ -58,7 +58,7 @@ final class VoiceTest extends ApiTestCase
         $this->signIn('coach');
         $tone = (new Wave(
             22_050,
-            array_map(static fn (int $at): int => (int) (20_000 * sin($at / 8)), range(0, 9000)),
+            array_map(static fn (int $index): int => (int) (20_000 * sin($index / 8)), range(0, 9000)),
         ))->bytes();
         self::assertSame(
             204,

@@ -113,14 +113,14 @@ final class BalanceTest extends TestCase
         $phases = [new Phase(0, 0.2, 0.55), new Phase(1, 0.25, 0.68), new Phase(2, 0.2, 0.42), new Phase(2, 0.3, 0.55)];
         $points = Sway::over($phases, $athlete)->points;
         [$x, $v] = [0.0, 0.0];
-        foreach ($phases as $at => $phase) {
+        foreach ($phases as $index => $phase) {
             $growth = exp($omega * $phase->seconds);
-            $p = ($points[$at + 1]->xi - $points[$at]->xi * $growth) / (1 - $growth);
-            self::assertGreaterThanOrEqual($points[$at]->back - 1e-9, $p, 'No pressure outside the feet.');
-            self::assertLessThanOrEqual($points[$at]->front + 1e-9, $p);
+            $p = ($points[$index + 1]->xi - $points[$index]->xi * $growth) / (1 - $growth);
+            self::assertGreaterThanOrEqual($points[$index]->back - 1e-9, $p, 'No pressure outside the feet.');
+            self::assertLessThanOrEqual($points[$index]->front + 1e-9, $p);
             [$x, $v] = self::integrate($omega, $x, $v, $p, $phase->seconds);
-            self::assertEqualsWithDelta($x, $points[$at + 1]->hips, 1e-7);
-            self::assertEqualsWithDelta($x + $v / $omega, $points[$at + 1]->xi, 1e-7);
+            self::assertEqualsWithDelta($x, $points[$index + 1]->hips, 1e-7);
+            self::assertEqualsWithDelta($x + $v / $omega, $points[$index + 1]->xi, 1e-7);
         }
     }
 

@@ -62,8 +62,8 @@ final class OnsetTest extends TestCase
         $found = Onsets::find(Synthesis::bag([500.0, 900.0, 1450.0], 0.1, 4, $rate));
 
         self::assertCount(3, $found);
-        foreach ([500.0, 900.0, 1450.0] as $at => $hit) {
-            self::assertEqualsWithDelta($hit, $found[$at], self::WITHIN);
+        foreach ([500.0, 900.0, 1450.0] as $index => $hit) {
+            self::assertEqualsWithDelta($hit, $found[$index], self::WITHIN);
         }
     }
 

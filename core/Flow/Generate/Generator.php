@@ -134,7 +134,7 @@ final readonly class Generator
         $results = [];
         $seen = array_fill_keys($known, true);
         for ($try = 0; $try < $tries && \count($results) < $count; ++$try) {
-            $items = $this->lay($criteria, $pool, $random);
+            $items = $this->build($criteria, $pool, $random);
             if ([] === $items) {
                 continue;
             }
@@ -189,7 +189,7 @@ final readonly class Generator
     }
 
     /** @return list<Item> empty when nothing flows on from what was drawn */
-    private function lay(GenerationCriteria $criteria, ItemPool $pool, Randomizer $random): array
+    private function build(GenerationCriteria $criteria, ItemPool $pool, Randomizer $random): array
     {
         $model = $this->check->model;
         $state = $model->begin($criteria->options->rules, $criteria->options->tempo);

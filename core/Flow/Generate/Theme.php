@@ -43,7 +43,7 @@ enum Theme: string
         $last = array_key_last($delivered) ?? 0;
         $between = array_filter(
             $items,
-            static fn (Item $item, int $at): bool => $at > $first && $at < $last,
+            static fn (Item $item, int $index): bool => $index > $first && $index < $last,
             \ARRAY_FILTER_USE_BOTH,
         );
 

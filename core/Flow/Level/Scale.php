@@ -95,10 +95,10 @@ final readonly class Scale
             static fn (Move $move): bool => MoveKind::Footwork === $move->kind && !$move->changesStance(),
         );
         $stance = 0;
-        foreach ($items as $at => $item) {
+        foreach ($items as $index => $item) {
             $stance
-                += ChainInStance::after($item, $inStance->stances[$at]) === $inStance->stances[$at]
-                || ($at >= $last && $item instanceof MoveItem)
+                += ChainInStance::after($item, $inStance->stances[$index]) === $inStance->stances[$index]
+                || ($index >= $last && $item instanceof MoveItem)
                     ? 0
                     : 1;
         }
@@ -139,13 +139,14 @@ final readonly class Scale
     {
         $sameSide = $heights = 0;
         $before = null;
-        foreach ($strikes as $at => $item) {
+        foreach ($strikes as $index => $item) {
             if (null !== $before) {
                 $heights += $strikes[$before]->target === $item->target ? 0 : 1;
-                $doubled = $before === $at - 1 && $inStance->side($before) === $inStance->side($at) && !$item->joined;
+                $doubled =
+                    $before === $index - 1 && $inStance->side($before) === $inStance->side($index) && !$item->joined;
                 $sameSide += $doubled && 'jab' !== $item->strike->id && 'jab' !== $strikes[$before]->strike->id ? 1 : 0;
             }
-            $before = $at;
+            $before = $index;
         }
 
         return [$sameSide, $heights];

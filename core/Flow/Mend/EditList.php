@@ -65,16 +65,16 @@ final readonly class EditList
     {
         $count = \count($chain);
         $edits = [];
-        for ($at = 0; $at <= $count; ++$at) {
-            foreach ($at === $count ? $this->endings : $this->insertions as $item) {
-                $edits[] = Edit::insert($at, $item);
+        for ($index = 0; $index <= $count; ++$index) {
+            foreach ($index === $count ? $this->endings : $this->insertions as $item) {
+                $edits[] = Edit::insert($index, $item);
             }
-            if ($at < $count) {
-                foreach ($this->exchanges($chain->items[$at]) as $item) {
-                    $edits[] = Edit::exchange($at, $item);
+            if ($index < $count) {
+                foreach ($this->exchanges($chain->items[$index]) as $item) {
+                    $edits[] = Edit::exchange($index, $item);
                 }
                 if ($count > 1) {
-                    $edits[] = Edit::drop($at);
+                    $edits[] = Edit::drop($index);
                 }
             }
         }

@@ -69,11 +69,12 @@ final class EditedTiming
     }
 
     /** Tells whether the rest of the chain from that index on is unchanged. */
-    public function isSame(BodyState $state, int $at): bool
+    public function isSame(BodyState $state, int $position): bool
     {
-        $next = $this->chain->items[$at] ?? null;
+        $next = $this->chain->items[$position] ?? null;
 
-        return !($next instanceof StrikeItem && $next->joined) && $state->continuesLike($this->states[$at], $this->gap);
+        return !($next instanceof StrikeItem && $next->joined)
+            && $state->continuesLike($this->states[$position], $this->gap);
     }
 
     /**
@@ -142,14 +143,18 @@ final class EditedTiming
     {
         $state = clone $from;
         $worst = null === $edit->item ? 0 : $this->take($state, $done, $edit->item);
-        for ($at = $edit->at + (EditKind::Insert === $edit->kind ? 0 : 1); $at < \count($this->chain); ++$at) {
+        for (
+            $position = $edit->at + (EditKind::Insert === $edit->kind ? 0 : 1);
+            $position < \count($this->chain);
+            ++$position
+        ) {
             if ($worst > $limit) {
                 return $worst;
             }
-            if ($this->isSame($state, $at)) {
-                return max($worst, $this->worstFrom[$at]);
+            if ($this->isSame($state, $position)) {
+                return max($worst, $this->worstFrom[$position]);
             }
-            $worst = max($worst, $this->take($state, $done, $this->chain->items[$at]));
+            $worst = max($worst, $this->take($state, $done, $this->chain->items[$position]));
         }
 
         return [] === $done ? self::IMPOSSIBLE : $worst;

@@ -24,32 +24,32 @@ final readonly class ItemEdits
     }
 
     /**
-     * @param int $at place of the item
+     * @param int $index place of the item
      *
      * @return list<ItemEdit>
      */
-    public function list(Chain $chain, int $at): array
+    public function list(Chain $chain, int $index): array
     {
         $items = $chain->items;
-        $item = $items[$at];
+        $item = $items[$index];
         $all = [];
         if (\count($items) > 1) {
-            $all[] = new ItemEdit(ItemEditKind::LeaveOut, 'leave out', self::leftOut($items, $at), null);
+            $all[] = new ItemEdit(ItemEditKind::LeaveOut, 'leave out', self::leftOut($items, $index), null);
         }
-        if ($at > 0) {
+        if ($index > 0) {
             $all[] = new ItemEdit(
                 ItemEditKind::Earlier,
                 'move earlier',
-                [Edit::insert($at - 1, $item), Edit::drop($at)],
-                $at - 1,
+                [Edit::insert($index - 1, $item), Edit::drop($index)],
+                $index - 1,
             );
         }
-        if (isset($items[$at + 1])) {
+        if (isset($items[$index + 1])) {
             $all[] = new ItemEdit(
                 ItemEditKind::Later,
                 'move later',
-                [Edit::drop($at), Edit::insert($at + 2, $item)],
-                $at + 1,
+                [Edit::drop($index), Edit::insert($index + 2, $item)],
+                $index + 1,
             );
         }
         $others = $item instanceof StrikeItem ? [
@@ -60,13 +60,13 @@ final readonly class ItemEdits
             $all[] = new ItemEdit(
                 $kind,
                 $name,
-                [Edit::exchange($at, $other)],
-                $at,
+                [Edit::exchange($index, $other)],
+                $index,
                 ItemEditKind::Target === $kind ? $other->target : null,
             );
         }
         foreach ($this->others($item) as $other) {
-            $all[] = new ItemEdit(ItemEditKind::Exchange, $other->name(), [Edit::exchange($at, $other)], $at);
+            $all[] = new ItemEdit(ItemEditKind::Exchange, $other->name(), [Edit::exchange($index, $other)], $index);
         }
 
         return array_values(
@@ -84,15 +84,15 @@ final readonly class ItemEdits
      *
      * @return list<Edit>
      */
-    private static function leftOut(array $items, int $at): array
+    private static function leftOut(array $items, int $index): array
     {
-        $next = $items[$at + 1] ?? null;
-        $leads = !($items[$at] instanceof StrikeItem && $items[$at]->joined);
+        $next = $items[$index + 1] ?? null;
+        $leads = !($items[$index] instanceof StrikeItem && $items[$index]->joined);
 
         return [
-            Edit::drop($at),
+            Edit::drop($index),
             ...$leads && $next instanceof StrikeItem && $next->joined
-                ? [Edit::exchange($at + 1, $next->with(joined: false))]
+                ? [Edit::exchange($index + 1, $next->with(joined: false))]
                 : [],
         ];
     }

@@ -102,8 +102,8 @@ final readonly class MendFinder
         ksort($ofFindings);
         $ranked = [];
         foreach ($ofFindings as $place => $mends) {
-            $at = $result->findings[$place]->at;
-            $ranked[$place] = $this->ranked($mends, null === $at ? [] : [$at], $options);
+            $position = $result->findings[$place]->at;
+            $ranked[$place] = $this->ranked($mends, null === $position ? [] : [$position], $options);
         }
 
         return new MendResult($this->ranked($ofVerdict, self::places($result), $options), $ranked, $pairs, $complete);
@@ -157,13 +157,13 @@ final readonly class MendFinder
             if (Severity::Credit === $finding->severity || ($weights[$finding->id] ?? 0) >= $before[$finding->id]) {
                 continue;
             }
-            $at =
+            $position =
                 null !== $finding->at && EditKind::Insert === $edit->kind && $edit->at <= $finding->at
                     ? $finding->at + 1
                     : $finding->at;
             $still = array_filter(
                 $after->findings,
-                static fn (Finding $one): bool => $one->id === $finding->id && $one->at === $at,
+                static fn (Finding $one): bool => $one->id === $finding->id && $one->at === $position,
             );
             if ([] === $still) {
                 $places[] = $place;
@@ -235,13 +235,17 @@ final readonly class MendFinder
                     continue;
                 }
                 $same = false;
-                for ($at = $place + (EditKind::Insert === $first->kind ? 0 : 1); $at <= $count; ++$at) {
+                for (
+                    $position = $place + (EditKind::Insert === $first->kind ? 0 : 1);
+                    $position <= $count;
+                    ++$position
+                ) {
                     // Once the body is in its usual state again, each edit has the same effect as alone.
-                    $same = $same || ($at > $place && $edited->isSame($state, $at));
+                    $same = $same || ($position > $place && $edited->isSame($state, $position));
                     $good = array_filter(
-                        ($same ? $settled : $open)[$limit][$at],
+                        ($same ? $settled : $open)[$limit][$position],
                         static fn (int $best, int $other): bool => $best >= $worst
-                            && ($at > $place || $first->mayPrecede($edits[$other])),
+                            && ($position > $place || $first->mayPrecede($edits[$other])),
                         \ARRAY_FILTER_USE_BOTH,
                     );
                     foreach ($same ? array_keys($good) : $edited->holding($state, $done, $edits, $good) as $other) {
@@ -251,12 +255,12 @@ final readonly class MendFinder
                         ++$checks;
                         yield [[$first, $edits[$other]], $good[$other]];
                     }
-                    if ($at === $count) {
+                    if ($position === $count) {
                         break;
                     }
                     $worst = max(
                         $worst,
-                        $same ? $edited->links[$at] : $edited->take($state, $done, $chain->items[$at]),
+                        $same ? $edited->links[$position] : $edited->take($state, $done, $chain->items[$position]),
                     );
                     if ($worst > $limit) {
                         break;
@@ -278,14 +282,16 @@ final readonly class MendFinder
     {
         $distance = static fn (int $place): int => [] === $trouble
             ? 0
-            : min(array_map(
-                static fn (int $at): int => $place <= $at ? 2 * ($at - $place) : 2 * ($place - $at) + 1,
-                $trouble,
-            ));
-        usort(
-            $places,
-            static fn (int $one, int $other): int => [$distance($one), $one] <=> [$distance($other), $other],
-        );
+            : min(
+                array_map(
+                    static fn (int $position): int => $place <= $position
+                        ? 2 * ($position - $place)
+                        : 2 * ($place - $position) + 1,
+                    $trouble,
+                ),
+            );
+        $order = static fn (int $one, int $other): int => [$distance($one), $one] <=> [$distance($other), $other];
+        usort($places, $order);
 
         return $places;
     }

@@ -65,15 +65,15 @@ final class RuleContext
     }
 
     /** Returns the item directly before that index. */
-    public function before(int $at): ?Item
+    public function before(int $index): ?Item
     {
-        return $this->items[$at - 1] ?? null;
+        return $this->items[$index - 1] ?? null;
     }
 
     /** Returns the move directly before that index, or null. */
-    public function moveBefore(int $at): ?MoveItem
+    public function moveBefore(int $index): ?MoveItem
     {
-        $before = $this->before($at);
+        $before = $this->before($index);
 
         return $before instanceof MoveItem ? $before : null;
     }
@@ -82,9 +82,9 @@ final class RuleContext
      * Returns the index of the last strike before that one, counting feints and free strikes; null at the start or
      * after a beat.
      */
-    public function strikeBefore(int $at): ?int
+    public function strikeBefore(int $index): ?int
     {
-        for ($place = $at - 1; $place >= 0; --$place) {
+        for ($place = $index - 1; $place >= 0; --$place) {
             $item = $this->items[$place];
             if ($item instanceof Beat) {
                 return null;
@@ -104,14 +104,14 @@ final class RuleContext
     public function handsBeforeKicks(): array
     {
         $hands = [];
-        foreach ($this->delivered as $at => $item) {
-            $before = Limb::Leg === $item->strike->limb ? $this->strikeBefore($at) : null;
+        foreach ($this->delivered as $index => $item) {
+            $before = Limb::Leg === $item->strike->limb ? $this->strikeBefore($index) : null;
             if (
                 null !== $before
                 && isset($this->strikes[$before])
                 && Limb::Hand === $this->strikes[$before]->strike->limb
             ) {
-                $hands[$at] = $before;
+                $hands[$index] = $before;
             }
         }
 
@@ -128,9 +128,9 @@ final class RuleContext
     }
 
     /** Returns the index of the last earlier item that passes the test, looking back no further than the last beat. */
-    public function sinceBeat(int $at, \Closure $test): ?int
+    public function sinceBeat(int $index, \Closure $test): ?int
     {
-        for ($place = $at - 1; $place >= 0 && !$this->items[$place] instanceof Beat; --$place) {
+        for ($place = $index - 1; $place >= 0 && !$this->items[$place] instanceof Beat; --$place) {
             if (true === $test($this->items[$place])) {
                 return $place;
             }
@@ -154,9 +154,9 @@ final class RuleContext
         $runs = [];
         $run = [];
         $of = null;
-        foreach ($this->items as $at => $item) {
+        foreach ($this->items as $index => $item) {
             if ($item instanceof StrikeItem) {
-                $is = $kind($at, $item, $of);
+                $is = $kind($index, $item, $of);
                 if (null === $is) {
                     continue;
                 }
@@ -164,7 +164,7 @@ final class RuleContext
                     $runs[] = $run;
                     $run = [];
                 }
-                $run[] = $at;
+                $run[] = $index;
                 $of = $is;
             } elseif ([] !== $run && $breaks($item)) {
                 $runs[] = $run;

@@ -28,11 +28,11 @@ final readonly class AngleTaken implements Rule
     public function matches(RuleContext $context): array
     {
         $matches = [];
-        foreach ($context->delivered as $at => $item) {
-            $move = $context->moveBefore($at)?->move;
+        foreach ($context->delivered as $index => $item) {
+            $move = $context->moveBefore($index)?->move;
             if (null !== $move && $move->takesAngle() && Feet::Cross !== $move->feet) {
                 $matches[] = new RuleMatch(
-                    $at,
+                    $index,
                     \sprintf('The %s comes from the new angle that the %s takes.', $item->strike->name, $move->words()),
                 );
             }

@@ -38,14 +38,14 @@ final readonly class BagWrist implements Rule
             return [];
         }
         $matches = [];
-        foreach ($context->delivered as $at => $item) {
+        foreach ($context->delivered as $index => $item) {
             if ('uppercut' === $item->strike->family) {
                 $matches[] = new RuleMatch(
-                    $at,
+                    $index,
                     \sprintf(
                         'The %s can roll the %s wrist on a hanging bag: throw it short, wrists wrapped.',
                         $item->strike->name,
-                        $context->inStance->side($at)->value ?? '',
+                        $context->inStance->side($index)->value ?? '',
                     ),
                 );
             }

@@ -33,11 +33,11 @@ final readonly class HandAndKick implements Rule
     {
         $school = $context->options->rules->schools->handTiming;
         $matches = [];
-        foreach (HandTiming::Any === $school ? [] : $context->handsBeforeKicks() as $at => $hand) {
-            $kick = $context->strikes[$at];
+        foreach (HandTiming::Any === $school ? [] : $context->handsBeforeKicks() as $index => $hand) {
+            $kick = $context->strikes[$index];
             if ($kick->joined !== (HandTiming::Together === $school)) {
                 $matches[] = new RuleMatch(
-                    $at,
+                    $index,
                     \sprintf(
                         $kick->joined
                             ? 'The %s lands together with the %s; this gym lands the hand first.'

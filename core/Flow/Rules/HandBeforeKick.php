@@ -34,12 +34,12 @@ final readonly class HandBeforeKick implements Rule
     {
         $school = $context->options->rules->schools->handSide;
         $matches = [];
-        foreach (HandSide::Any === $school ? [] : $context->handsBeforeKicks() as $at => $hand) {
-            $kick = $context->strikes[$at];
-            $same = $context->inStance->side($hand) === $context->inStance->side($at);
+        foreach (HandSide::Any === $school ? [] : $context->handsBeforeKicks() as $index => $hand) {
+            $kick = $context->strikes[$index];
+            $same = $context->inStance->side($hand) === $context->inStance->side($index);
             if ($same !== (HandSide::Same === $school)) {
                 $matches[] = new RuleMatch(
-                    $at,
+                    $index,
                     \sprintf(
                         'The %s comes after the %s, a hand of the %s side; this gym sends the hand of the %s side '
                             .'first.',

@@ -16,9 +16,9 @@ final readonly class HeightChange
     {
         $matches = [];
         $before = null;
-        foreach ($context->delivered as $at => $item) {
+        foreach ($context->delivered as $index => $item) {
             if (null !== $before && $before->target === $from && $item->target === $to) {
-                $matches[] = new RuleMatch($at, \sprintf($sentence, $before->strike->name, $item->strike->name));
+                $matches[] = new RuleMatch($index, \sprintf($sentence, $before->strike->name, $item->strike->name));
             }
             $before = $item;
         }

@@ -37,20 +37,20 @@ final readonly class KickOnLine implements Rule
     public function matches(RuleContext $context): array
     {
         $matches = [];
-        foreach ($context->delivered as $at => $item) {
+        foreach ($context->delivered as $index => $item) {
             if (!$item->strike->isRoundKick() || 'switch kick' === $item->strike->family || $item->joined) {
                 continue;
             }
-            $before = $context->strikeBefore($at);
+            $before = $context->strikeBefore($index);
             if (
                 null === $before
                 || $this->keepsBusy($context, $before)
-                || $this->leavesLine($context->movesBetween($before, $at))
+                || $this->leavesLine($context->movesBetween($before, $index))
             ) {
                 continue;
             }
             $matches[] = new RuleMatch(
-                $at,
+                $index,
                 \sprintf('The %s goes straight in. Step off the line with it.', $item->strike->name),
             );
         }
@@ -71,12 +71,12 @@ final readonly class KickOnLine implements Rule
     }
 
     /** Tells whether three punches in a row end at that index. */
-    private function keepsBusy(RuleContext $context, int $at): bool
+    private function keepsBusy(RuleContext $context, int $index): bool
     {
         $isHand = static fn (?StrikeItem $item): bool => null !== $item && Limb::Hand === $item->strike->limb;
 
-        return $isHand($context->strikes[$at] ?? null)
-            && $isHand($context->strikes[$at - 1] ?? null)
-            && $isHand($context->strikes[$at - 2] ?? null);
+        return $isHand($context->strikes[$index] ?? null)
+            && $isHand($context->strikes[$index - 1] ?? null)
+            && $isHand($context->strikes[$index - 2] ?? null);
     }
 }

@@ -31,10 +31,10 @@ final readonly class OutsideRules implements Rule
     {
         $rules = $context->options->rules;
         $matches = [];
-        foreach ($context->strikes as $at => $item) {
+        foreach ($context->strikes as $index => $item) {
             if (!\in_array($item->strike->limb, $rules->allows, true)) {
                 $matches[] = new RuleMatch(
-                    $at,
+                    $index,
                     \sprintf('The %s is not allowed under %s rules.', $item->strike->name, mb_strtolower($rules->name)),
                 );
             }

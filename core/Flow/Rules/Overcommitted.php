@@ -48,9 +48,9 @@ final readonly class Overcommitted implements Rule
             static fn (Item $item): bool => $item instanceof Beat
                 || $item instanceof FreeStrikes
                 || ($item instanceof MoveItem && null !== $item->move->load),
-            static fn (int $at, StrikeItem $item): string => self::drive(
-                $context->timing->moments[$at]->load,
-                $at,
+            static fn (int $index, StrikeItem $item): string => self::drive(
+                $context->timing->moments[$index]->load,
+                $index,
                 $item,
             ),
         );
@@ -72,13 +72,13 @@ final readonly class Overcommitted implements Rule
     }
 
     /** @return string front, back, or a word of its own so that a strike that drives nowhere ends the run */
-    private static function drive(float $load, int $at, StrikeItem $item): string
+    private static function drive(float $load, int $index, StrikeItem $item): string
     {
         return match (true) {
-            $item->feint => 'feint '.$at,
+            $item->feint => 'feint '.$index,
             $load >= 0.5 + self::MIN_DRIVE => 'front',
             $load <= 0.5 - self::MIN_DRIVE => 'back',
-            default => 'even '.$at,
+            default => 'even '.$index,
         };
     }
 }

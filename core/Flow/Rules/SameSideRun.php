@@ -40,11 +40,11 @@ final readonly class SameSideRun implements Rule
         $runs = $context->runs(
             static fn (Item $item): bool => $item instanceof Beat
                 || ($item instanceof MoveItem && null !== $item->move->load),
-            static function (int $at, StrikeItem $item, ?string $of) use ($context): ?string {
-                $side = $context->inStance->side($at)?->value;
+            static function (int $index, StrikeItem $item, ?string $of) use ($context): ?string {
+                $side = $context->inStance->side($index)?->value;
                 if ('jab' === $item->strike->id && $item->delivered() && null !== $of && $of !== $side) {
                     // A jab of the other side turns the hips back, which ends the run.
-                    return 'jab '.$at;
+                    return 'jab '.$index;
                 }
 
                 return 'jab' === $item->strike->id || $item->feint || 'push kick' === $item->strike->family

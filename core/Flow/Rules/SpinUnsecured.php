@@ -30,13 +30,13 @@ final readonly class SpinUnsecured implements Rule
     public function matches(RuleContext $context): array
     {
         $matches = [];
-        foreach ($context->delivered as $at => $item) {
+        foreach ($context->delivered as $index => $item) {
             if (
                 $item->strike->spins()
-                && !\in_array($context->moveBefore($at)?->move->id, ['post', 'clinch', 'push'], true)
+                && !\in_array($context->moveBefore($index)?->move->id, ['post', 'clinch', 'push'], true)
             ) {
                 $matches[] = new RuleMatch(
-                    $at,
+                    $index,
                     \sprintf(
                         'The %s turns the back with nothing holding the opponent. Post, push or clinch directly '
                             .'before it, and mind the space around.',

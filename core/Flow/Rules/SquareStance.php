@@ -37,19 +37,19 @@ final readonly class SquareStance implements Rule
     public function matches(RuleContext $context): array
     {
         $matches = [];
-        foreach (array_keys($context->strikes) as $at) {
+        foreach (array_keys($context->strikes) as $index) {
             $before = $context->sinceBeat(
-                $at,
+                $index,
                 static fn (Item $item): bool => $item instanceof StrikeItem
                     || ($item instanceof MoveItem && Feet::Stay !== $item->move->feet),
             );
             $item = null === $before ? null : $context->items[$before];
             if ($item instanceof MoveItem && Feet::Cross === $item->move->feet) {
                 $matches[] = new RuleMatch(
-                    $at,
+                    $index,
                     \sprintf(
                         'The %s is thrown from feet that the %s left crossed. Close the stance first.',
-                        $context->strikes[$at]->strike->name,
+                        $context->strikes[$index]->strike->name,
                         $item->move->words(),
                     ),
                 );

@@ -44,7 +44,7 @@ final readonly class StaticHead implements Rule
         $runs = $context->runs(
             static fn (Item $item): bool => $item instanceof Beat
                 || ($item instanceof MoveItem && $item->move->movesHead()),
-            static fn (int $at, StrikeItem $item): string => self::movesHead($item) ? 'moved '.$at : 'strike',
+            static fn (int $index, StrikeItem $item): string => self::movesHead($item) ? 'moved '.$index : 'strike',
         );
         foreach ($runs as $run) {
             if (\count($run) >= $context->threshold($this)) {

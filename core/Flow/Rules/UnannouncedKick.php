@@ -34,16 +34,16 @@ final readonly class UnannouncedKick implements Rule
     public function matches(RuleContext $context): array
     {
         $matches = [];
-        foreach ($context->delivered as $at => $item) {
+        foreach ($context->delivered as $index => $item) {
             if (
                 !$item->isLegStrike()
                 || 'push kick' === $item->strike->family
-                || null !== $context->sinceBeat($at, self::announces(...))
+                || null !== $context->sinceBeat($index, self::announces(...))
             ) {
                 continue;
             }
             $matches[] = new RuleMatch(
-                $at,
+                $index,
                 \sprintf(
                     'The %s comes with nothing before it. Show a hand, a push or a post first.',
                     $item->strike->name,

@@ -37,15 +37,15 @@ final readonly class YouthLimits implements Rule
             return [];
         }
         $matches = [];
-        foreach ($context->delivered as $at => $item) {
+        foreach ($context->delivered as $index => $item) {
             if (Limb::Elbow === $item->strike->limb || ($item->isLegStrike() && Target::Head === $item->target)) {
                 $matches[] = new RuleMatch(
-                    $at,
+                    $index,
                     \sprintf(
                         'The %s%s, from the %s, is not for %s, unless the governing body and the gym allow it.',
                         $item->strike->name,
                         $item->isLegStrike() ? ' to the head' : '',
-                        $context->inStance->side($at)->value ?? '',
+                        $context->inStance->side($index)->value ?? '',
                         $group->value,
                     ),
                 );

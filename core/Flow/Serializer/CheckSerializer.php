@@ -245,12 +245,12 @@ final readonly class CheckSerializer
     private function items(ChainInStance $inStance, ChainTiming $timing, Reading $reading, Writer $writer): array
     {
         $rows = [];
-        foreach ($inStance->chain->items as $at => $item) {
-            $moment = $timing->moments[$at];
-            $stance = $inStance->stances[$at];
+        foreach ($inStance->chain->items as $index => $item) {
+            $moment = $timing->moments[$index];
+            $stance = $inStance->stances[$index];
             $rows[] = [
-                'at' => $reading->spans[$at]->at,
-                'length' => $reading->spans[$at]->length,
+                'at' => $reading->spans[$index]->at,
+                'length' => $reading->spans[$index]->length,
                 'text' => $writer->item($item, $stance),
                 'words' => Words::byRole()->item($item, $stance),
                 'startMs' => self::ms($moment->start),
@@ -322,10 +322,10 @@ final readonly class CheckSerializer
     private function inStance(ChainInStance $inStance, Opponent $opponent, string $text): array
     {
         $contacts = [];
-        foreach (array_keys($inStance->chain->items) as $at) {
+        foreach (array_keys($inStance->chain->items) as $index) {
             $contacts[] = array_map(
                 static fn (Contact $contact): string => $contact->words(),
-                $opponent->contacts($inStance, $at),
+                $opponent->contacts($inStance, $index),
             );
         }
 

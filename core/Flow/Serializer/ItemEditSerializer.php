@@ -41,11 +41,11 @@ final readonly class ItemEditSerializer
         if (null === $chain) {
             return ['at' => null, 'edits' => []];
         }
-        $at = $reading->placeOf($caret);
+        $index = $reading->placeOf($caret);
         $edited = new EditedText($this->reader, $text, $reading);
 
         return [
-            'at' => $at,
+            'at' => $index,
             'edits' => array_map(function (ItemEdit $edit) use ($chain, $edited, $text, $options): array {
                 $inStance = new ChainInStance(Chain::of(Edit::apply($chain->items, $edit->edits)), $text->stance);
                 $result = $this->check->run($inStance, $options);
@@ -59,6 +59,6 @@ final readonly class ItemEditSerializer
                     'verdict' => $result->verdict->value,
                     'lengthMs' => (int) round($result->timing->length()),
                 ];
-            }, $this->edits->list($chain, $at))];
+            }, $this->edits->list($chain, $index))];
     }
 }

@@ -102,7 +102,7 @@ final readonly class MendSerializer
     private static function words(Edit $edit, Chain $chain): string
     {
         $count = \count($chain);
-        $named = static fn (int $at): string => self::name($chain, $at);
+        $named = static fn (int $index): string => self::name($chain, $index);
 
         return match ($edit->kind) {
             EditKind::Drop => \sprintf('leave out the %s', $named($edit->at)),
@@ -119,14 +119,14 @@ final readonly class MendSerializer
     }
 
     /** Returns the name of the item, with its number where the name occurs more than once: "second cross". */
-    private static function name(Chain $chain, int $at): string
+    private static function name(Chain $chain, int $index): string
     {
-        $name = $chain->items[$at]->name();
+        $name = $chain->items[$index]->name();
         $places = array_keys(array_filter($chain->items, static fn (Item $item): bool => $item->name() === $name));
         if (1 === \count($places)) {
             return $name;
         }
-        $number = (int) array_search($at, $places, true);
+        $number = (int) array_search($index, $places, true);
 
         return (['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][$number] ?? \sprintf('%dth', $number + 1))
             .' '

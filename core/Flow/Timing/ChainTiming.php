@@ -71,9 +71,9 @@ final readonly class ChainTiming
     {
         $swing = 0.0;
         $strikes = 0;
-        foreach ($this->moments as $at => $moment) {
+        foreach ($this->moments as $index => $moment) {
             if (null !== $moment->impact) {
-                $swing += abs($moment->turn - $this->states[$at]->turn);
+                $swing += abs($moment->turn - $this->states[$index]->turn);
                 ++$strikes;
             }
         }

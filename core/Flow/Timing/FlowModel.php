@@ -308,9 +308,9 @@ final readonly class FlowModel
         }
         $state->delay = $ms;
         $state->released += $ms;
-        foreach ($state->limbs as $name => [$home, $short, $at]) {
-            if ($at >= $state->togetherFrom) {
-                $state->limbs[$name] = [$home + $ms, $short + $ms, $at];
+        foreach ($state->limbs as $name => [$home, $short, $index]) {
+            if ($index >= $state->togetherFrom) {
+                $state->limbs[$name] = [$home + $ms, $short + $ms, $index];
             }
         }
     }

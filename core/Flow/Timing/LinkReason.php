@@ -22,8 +22,8 @@ final class LinkReason
      */
     public static function explain(array $items, Link $link, BodyState $state): string
     {
-        [$at, $parts, $bands] = [$link->to, $link->parts, $link->bands];
-        $item = $items[$at];
+        [$index, $parts, $bands] = [$link->to, $link->parts, $link->bands];
+        $item = $items[$index];
         if (!$item instanceof StrikeItem) {
             return [] === $parts || !($item instanceof MoveItem)
                 ? \sprintf('The %s follows at once.', $item->name())
@@ -32,7 +32,7 @@ final class LinkReason
         if ($item->joined && isset($parts[Cause::Turn->value])) {
             return \sprintf(
                 'The hips cannot turn both ways at one moment; the %s turns them one way and the %s the other.',
-                $items[$at - 1]->name(),
+                $items[$index - 1]->name(),
                 $item->strike->name,
             );
         }
@@ -81,7 +81,7 @@ final class LinkReason
                     self::again($items, $item, $state->turnBy),
                 ),
                 Cause::Feet => self::feet($items, $item, $state),
-                Cause::Range => self::range($items[$at - 1], $item, $bands, $state),
+                Cause::Range => self::range($items[$index - 1], $item, $bands, $state),
                 Cause::Head => throw new \LogicException('A strike does not wait for the head.'),
             },
             $causes,

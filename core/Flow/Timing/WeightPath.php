@@ -37,8 +37,8 @@ final class WeightPath
     {
         $path = new self($athlete);
         $items = $timing->chain->items;
-        foreach ($items as $at => $item) {
-            $next = $items[$at + 1] ?? null;
+        foreach ($items as $index => $item) {
+            $next = $items[$index + 1] ?? null;
             if (
                 $next instanceof StrikeItem
                 && $next->joined
@@ -47,20 +47,20 @@ final class WeightPath
                 // Strikes that land together are carried by the leg that strikes, or by the last hand.
                 continue;
             }
-            $moment = $timing->moments[$at];
+            $moment = $timing->moments[$index];
             if ($item instanceof StrikeItem && $item->joined && $moment->end <= $path->until) {
                 continue;
             }
-            $path->add($at, $moment->start, $moment->loadFrom);
+            $path->add($index, $moment->start, $moment->loadFrom);
             $item instanceof StrikeItem && $item->isLegStrike() && !$item->feint
-                ? $path->legStrike($at, $item, $moment)
-                : $path->onTwoFeet($at, $item, $moment);
+                ? $path->legStrike($index, $item, $moment)
+                : $path->onTwoFeet($index, $item, $moment);
         }
 
         return $path->phases;
     }
 
-    private function legStrike(int $at, StrikeItem $item, Moment $moment): void
+    private function legStrike(int $index, StrikeItem $item, Moment $moment): void
     {
         $impact = (float) $moment->impact;
         $lifted = $moment->start + $this->athlete->footing->lift * ($impact - $moment->start);
@@ -69,11 +69,11 @@ final class WeightPath
         $over = $underBody ? 0.5 : (Role::Lead === $stands ? 1.0 : 0.0);
         $reach = Limb::Knee === $item->strike->limb ? $this->athlete->kneeUp : $this->athlete->legOut;
         $holding = self::CLINCH === $moment->range;
-        $this->add($at, $lifted, $over, holding: $holding);
-        $this->add($at, $impact, $over, $stands, underBody: $underBody, holding: $holding, reach: $reach);
+        $this->add($index, $lifted, $over, holding: $holding);
+        $this->add($index, $impact, $over, $stands, underBody: $underBody, holding: $holding, reach: $reach);
         $item->landsForward
             ? $this->add(
-                $at,
+                $index,
                 $moment->end,
                 1.0 - $moment->load,
                 $stands,
@@ -83,7 +83,7 @@ final class WeightPath
                 step: $this->athlete->stance,
             )
             : $this->add(
-                $at,
+                $index,
                 $moment->end,
                 $moment->load,
                 $stands,
@@ -93,23 +93,23 @@ final class WeightPath
             );
     }
 
-    private function onTwoFeet(int $at, Item $item, Moment $moment): void
+    private function onTwoFeet(int $index, Item $item, Moment $moment): void
     {
         $move = $item instanceof MoveItem ? $item->move : null;
         if (null !== $move && MoveKind::Defence === $move->kind && Feet::Step === $move->feet) {
             // A leg check: the weight moves over the other foot while the leg comes up and down again.
             $stands = $move->toward?->other();
             $this->add(
-                $at,
+                $index,
                 $moment->start + $this->athlete->footing->lift * ($moment->end - $moment->start),
                 Role::Lead === $stands ? 1.0 : 0.0,
             );
-            $this->add($at, $moment->end, $moment->load, $stands, comesDown: true);
+            $this->add($index, $moment->end, $moment->load, $stands, comesDown: true);
 
             return;
         }
         $arm = $item instanceof StrikeItem && !$item->feint ? $this->athlete->armOut : 0.0;
-        $this->add($at, $moment->end, $moment->load, step: null === $move ? 0.0 : $this->step($move), reach: $arm);
+        $this->add($index, $moment->end, $moment->load, step: null === $move ? 0.0 : $this->step($move), reach: $arm);
     }
 
     /** Returns how far a move takes the feet towards the opponent, in m. */
@@ -123,7 +123,7 @@ final class WeightPath
     }
 
     private function add(
-        int $at,
+        int $index,
         float $until,
         float $load,
         ?Role $standsOn = null,
@@ -137,7 +137,7 @@ final class WeightPath
             return;
         }
         $this->phases[] = new Phase(
-            $at,
+            $index,
             ($until - $this->until) / 1000,
             $load,
             $standsOn,

@@ -92,7 +92,7 @@ final class Composer
                 ...$after,
             ],
         ];
-        $this->say(
+        $this->explain(
             'blocks[1]',
             \sprintf(
                 '%d rounds of %s with %d s of rest fill what warm-up%s and cool-down leave of %d minutes.',
@@ -127,7 +127,7 @@ final class Composer
             }
         }
         $kicks = \in_array(Limb::Leg, $this->wishes->rules->allows, true);
-        $this->say(
+        $this->explain(
             $kind->value,
             match ($kind) {
                 BlockKind::WarmUp => \sprintf(
@@ -175,7 +175,7 @@ final class Composer
             array_merge(...$choices),
         ));
         foreach ($whies as $why) {
-            $this->say('blocks[1]', $why);
+            $this->explain('blocks[1]', $why);
         }
         $rounds = [];
         for ($number = 0; $number < $count; ++$number) {
@@ -198,7 +198,7 @@ final class Composer
                 ? ['free', 'Free work, because nothing of the library fits.']
                 : $this->drill($number, $count, $most);
         $sets = array_map(fn (array $ofTrack): array => [$this->set($drill, $number, $count, $ofTrack)], $choices);
-        $this->say("blocks[1].rounds[$number]", $why);
+        $this->explain("blocks[1].rounds[$number]", $why);
         $round = ['seconds' => $this->wishes->work, 'rest' => $this->wishes->rest, 'sets' => $sets[0]];
         if (\count($sets) > 1) {
             $cycle = $this->wishes->work + $this->wishes->rest;
@@ -252,7 +252,7 @@ final class Composer
             return ['drill' => 'free', 'combinations' => []];
         }
         // The session goes through the combinations in order.
-        $at = min(\count($written) - 1, intdiv($number * \count($written), max(1, $count - 1)));
+        $index = min(\count($written) - 1, intdiv($number * \count($written), max(1, $count - 1)));
 
         return match (true) {
             'calls' === $drill => [
@@ -262,10 +262,10 @@ final class Composer
             ],
             'set-list' === $drill && \count($written) > 1 => [
                 'drill' => 'set-list',
-                'combinations' => [$written[max(0, $at - 1)], $written[max(1, $at)]],
+                'combinations' => [$written[max(0, $index - 1)], $written[max(1, $index)]],
             ],
             'set-list' === $drill => ['drill' => 'repeat', 'combinations' => [$written[0]]],
-            default => ['drill' => $drill, 'combinations' => [$written[$at]]],
+            default => ['drill' => $drill, 'combinations' => [$written[$index]]],
         };
     }
 
@@ -281,7 +281,7 @@ final class Composer
         $sides = array_map($this->sides(...), $rounds);
         $flips = 0;
         while ($flips < intdiv(\count($rounds), 2)) {
-            [$best, $at] = [self::share($sides), null];
+            [$best, $index] = [self::share($sides), null];
             foreach ($sides as $number => [$left, $right]) {
                 if (
                     0 === $number
@@ -292,16 +292,16 @@ final class Composer
                 }
                 $share = self::share(array_replace($sides, [$number => [$right, $left]]));
                 if ($share < $best - 0.005) {
-                    [$best, $at] = [$share, $number];
+                    [$best, $index] = [$share, $number];
                 }
             }
-            if (null === $at || self::share($sides) <= self::BALANCED_SHARE) {
+            if (null === $index || self::share($sides) <= self::BALANCED_SHARE) {
                 break;
             }
-            $sides[$at] = [$sides[$at][1], $sides[$at][0]];
-            $rounds[$at]['stance'] = RoundStance::Other->value;
-            $this->say(
-                "blocks[1].rounds[$at]",
+            $sides[$index] = [$sides[$index][1], $sides[$index][0]];
+            $rounds[$index]['stance'] = RoundStance::Other->value;
+            $this->explain(
+                "blocks[1].rounds[$index]",
                 \sprintf(
                     'In the other stance, so that the sides come to %d to %d.',
                     round(100 * $best),
@@ -346,7 +346,7 @@ final class Composer
         return $left + $right > 0.0 ? max($left, $right) / ($left + $right) : 0.5;
     }
 
-    private function say(string $place, string $message): void
+    private function explain(string $place, string $message): void
     {
         $this->reasons[] = ['place' => $place, 'message' => $message];
     }

@@ -113,24 +113,24 @@ final readonly class Selection
         $chosen = [];
         while (\count($chosen) < $count) {
             $next = null;
-            foreach ($candidates as $at => $candidate) {
+            foreach ($candidates as $index => $candidate) {
                 $new = \count(array_diff_key(array_fill_keys($candidate->links(), true), $known));
                 if ($new <= $most) {
-                    $next = [$at, $candidate, $new];
+                    $next = [$index, $candidate, $new];
                     break;
                 }
                 // Nothing is known about a course without a session, so the least demanding combination comes first.
                 if ($isNewCourse && (null === $next || $new < $next[2])) {
-                    $next = [$at, $candidate, $new];
+                    $next = [$index, $candidate, $new];
                 }
             }
             if (null === $next) {
                 break;
             }
-            [$at, $candidate, $new] = $next;
+            [$index, $candidate, $new] = $next;
             $chosen[] = new Choice($candidate, $this->why($candidate, $new, $level));
             $known += array_fill_keys($candidate->links(), true);
-            unset($candidates[$at]);
+            unset($candidates[$index]);
         }
 
         return [$chosen, \count($chosen)];

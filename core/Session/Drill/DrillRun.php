@@ -142,7 +142,7 @@ final readonly class DrillRun
         );
     }
 
-    public function say(int $atMs, CueKind $kind, string $text, ?string $short = null): DrillCue
+    public function cue(int $atMs, CueKind $kind, string $text, ?string $short = null): DrillCue
     {
         return new DrillCue($atMs, $kind, $text, null, $this->stance, short: $short);
     }

@@ -19,11 +19,11 @@ final class Rungs
     {
         $items = $chain->items;
         $rungs = [];
-        foreach ($items as $at => $item) {
-            $next = $items[$at + 1] ?? null;
+        foreach ($items as $index => $item) {
+            $next = $items[$index + 1] ?? null;
             $ends = ($item instanceof StrikeItem && $item->delivered()) || $item instanceof FreeStrikes;
             if ($ends && !($next instanceof StrikeItem && $next->joined)) {
-                $rungs[] = Chain::of(\array_slice($items, 0, $at + 1));
+                $rungs[] = Chain::of(\array_slice($items, 0, $index + 1));
             }
         }
         array_pop($rungs);

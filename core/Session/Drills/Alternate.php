@@ -52,12 +52,12 @@ final readonly class Alternate implements Drill
     {
         $cues = [$run->show(0, CueKind::Show, $run->chain())];
         $stance = $run->stance;
-        foreach (self::stretches($run) as $at => [$from]) {
+        foreach (self::stretches($run) as $index => [$from]) {
             $cues[] = $run->show(
                 $from,
                 CueKind::Stance,
                 $run->chain(),
-                (0 === $at ? '' : 'switch: ').$stance->value.' stance',
+                (0 === $index ? '' : 'switch: ').$stance->value.' stance',
                 $stance,
             );
             $stance = $stance->flipped();

@@ -59,22 +59,22 @@ final readonly class Builder implements Drill
     {
         $problems = [];
         $chains = $run->chains();
-        foreach ($chains as $at => $chain) {
-            if ($at > 0 && !Sequence::of($chain)->startsWith(Sequence::of($chains[$at - 1]))) {
+        foreach ($chains as $index => $chain) {
+            if ($index > 0 && !Sequence::of($chain)->startsWith(Sequence::of($chains[$index - 1]))) {
                 $problems[] = new DrillProblem(
                     \sprintf(
                         '%s does not begin with %s. Each step of a builder goes on from the one before.',
                         $run->write($chain),
-                        $run->write($chains[$at - 1]),
+                        $run->write($chains[$index - 1]),
                     ),
-                    "combinations[$at]",
+                    "combinations[$index]",
                 );
             }
         }
-        foreach (\array_slice(self::steps($run), 0, -1) as $at => $step) {
+        foreach (\array_slice(self::steps($run), 0, -1) as $index => $step) {
             if (Verdict::Breaks === $run->check($step)->linkVerdict) {
                 $problems[] = new DrillProblem(
-                    \sprintf('Step %d, %s, breaks by itself.', $at + 1, $run->write($step)),
+                    \sprintf('Step %d, %s, breaks by itself.', $index + 1, $run->write($step)),
                     'combinations[0]',
                     false,
                 );
@@ -121,7 +121,7 @@ final readonly class Builder implements Drill
         $rungs = Rungs::cut($run->chain());
         $add = $run->parameters->whole('add');
         $steps = array_values(
-            array_filter($rungs, static fn (int $at): bool => 0 === ($at + 1) % $add, \ARRAY_FILTER_USE_KEY),
+            array_filter($rungs, static fn (int $index): bool => 0 === ($index + 1) % $add, \ARRAY_FILTER_USE_KEY),
         );
 
         return [] === $steps || end($steps) !== end($rungs) ? [...$steps, $rungs[\count($rungs) - 1]] : $steps;

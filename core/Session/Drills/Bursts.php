@@ -62,16 +62,16 @@ final readonly class Bursts implements Drill
         $cues = [] === $run->combinations ? [] : [$run->show(0, CueKind::Show, $run->chain())];
         $p = $run->parameters;
         if ('last' === $p->text('kind')) {
-            return [...$cues, $run->say(max(0, $run->ms() - 1000 * $p->whole('on')), CueKind::On, 'all out')];
+            return [...$cues, $run->cue(max(0, $run->ms() - 1000 * $p->whole('on')), CueKind::On, 'all out')];
         }
         if ('straights' === $p->text('kind')) {
             return [
                 ...$cues,
-                $run->say(0, CueKind::Count, \sprintf('%d straight strikes, a breath, again', $p->whole('count'))),
+                $run->cue(0, CueKind::Count, \sprintf('%d straight strikes, a breath, again', $p->whole('count'))),
             ];
         }
         foreach (self::stretches($run) as [$from, $ms, $isOn]) {
-            $cues[] = $run->say($from, $isOn ? CueKind::On : CueKind::Off, $isOn ? 'on' : 'off');
+            $cues[] = $run->cue($from, $isOn ? CueKind::On : CueKind::Off, $isOn ? 'on' : 'off');
         }
 
         return $cues;

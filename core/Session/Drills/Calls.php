@@ -69,7 +69,7 @@ final readonly class Calls implements Drill
             ];
         }
         $problems = [];
-        foreach ($run->chains() as $at => $chain) {
+        foreach ($run->chains() as $index => $chain) {
             if ($run->length($chain) > $run->ms()) {
                 $problems[] = new DrillProblem(
                     \sprintf(
@@ -78,7 +78,7 @@ final readonly class Calls implements Drill
                         $run->length($chain) / 1000,
                         $run->seconds,
                     ),
-                    "combinations[$at]",
+                    "combinations[$index]",
                 );
             }
         }
@@ -103,13 +103,13 @@ final readonly class Calls implements Drill
         $calls = self::calls($run);
         $times = [];
         foreach ($calls as [, $chain]) {
-            $at = array_search($chain, $run->chains(), true);
-            $times[(int) $at] = 1 + ($times[(int) $at] ?? 0);
+            $index = array_search($chain, $run->chains(), true);
+            $times[(int) $index] = 1 + ($times[(int) $index] ?? 0);
         }
         $portions = [];
-        foreach ($times as $at => $count) {
+        foreach ($times as $index => $count) {
             $portions[] = Portion::counted(
-                $run->chains()[$at],
+                $run->chains()[$index],
                 $count,
                 ($run->ms() * $count) / \count($calls),
                 $run->stance,
@@ -134,19 +134,21 @@ final readonly class Calls implements Drill
         $chains = $run->chains();
         $calls = [];
         $before = null;
-        for ($at = 0; $at < $run->ms();) {
-            $known = $run->parameters->flag('grows') ? min(\count($chains), 1 + intdiv($at, 60_000)) : \count($chains);
+        for ($offsetMs = 0; $offsetMs < $run->ms();) {
+            $known = $run->parameters->flag('grows')
+                ? min(\count($chains), 1 + intdiv($offsetMs, 60_000))
+                : \count($chains);
             $chain = $chains[$random->getInt(0, $known - 1)];
             for ($draw = 0; $draw < self::DRAWS && $chain === $before; ++$draw) {
                 $chain = $chains[$random->getInt(0, $known - 1)];
             }
             $length = $run->length($chain);
-            if ($at + $length > $run->ms()) {
+            if ($offsetMs + $length > $run->ms()) {
                 break;
             }
-            $calls[] = [$at, $chain, false];
+            $calls[] = [$offsetMs, $chain, false];
             $before = $chain;
-            $at += $length + $random->getInt($least, max($least, $most));
+            $offsetMs += $length + $random->getInt($least, max($least, $most));
         }
         $last = array_pop($calls);
 

@@ -54,7 +54,7 @@ final readonly class ExerciseDrill implements Drill
         $name = $run->exercise($run->parameters->text('exercise'))->name ?? 'Exercise';
         $count = $run->parameters->whole('count');
 
-        return [$run->say(0, CueKind::Exercise, 0 === $count ? $name : $count.' '.lcfirst($name))];
+        return [$run->cue(0, CueKind::Exercise, 0 === $count ? $name : $count.' '.lcfirst($name))];
     }
 
     public function portions(DrillRun $run): array

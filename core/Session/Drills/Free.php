@@ -41,7 +41,7 @@ final readonly class Free implements Drill
         $weapons = $run->parameters->choices('weapons');
 
         return [
-            $run->say(
+            $run->cue(
                 0,
                 CueKind::Show,
                 \count($weapons) === \count(WeaponChoices::ALL) ? 'free' : 'free: '.implode(', ', $weapons),

@@ -46,10 +46,10 @@ final readonly class Ladder implements Drill
     {
         $problems = [];
         $rungs = Rungs::cut($run->chain());
-        foreach (\array_slice($rungs, 0, -1) as $at => $rung) {
+        foreach (\array_slice($rungs, 0, -1) as $index => $rung) {
             if (Verdict::Breaks === $run->check($rung)->linkVerdict) {
                 $problems[] = new DrillProblem(
-                    \sprintf('Rung %d, %s, breaks by itself.', $at + 1, $run->write($rung)),
+                    \sprintf('Rung %d, %s, breaks by itself.', $index + 1, $run->write($rung)),
                     'combinations[0]',
                     false,
                 );
@@ -83,8 +83,8 @@ final readonly class Ladder implements Drill
             return array_map(static fn (Chain $rung): DrillCue => $run->show(0, CueKind::Rung, $rung), $rungs);
         }
         $cues = [];
-        for ($at = 0; $at * $ms < $run->ms(); ++$at) {
-            $cues[] = $run->show($at * $ms, CueKind::Rung, $rungs[$at % \count($rungs)]);
+        for ($index = 0; $index * $ms < $run->ms(); ++$index) {
+            $cues[] = $run->show($index * $ms, CueKind::Rung, $rungs[$index % \count($rungs)]);
         }
 
         return $cues;
@@ -96,10 +96,10 @@ final readonly class Ladder implements Drill
         $ms = 1000 * $run->parameters->whole('rung');
         if ($ms > 0) {
             $portions = [];
-            for ($at = 0; $at * $ms < $run->ms(); ++$at) {
+            for ($index = 0; $index * $ms < $run->ms(); ++$index) {
                 $portions[] = Portion::repeated(
-                    $rungs[$at % \count($rungs)],
-                    min($ms, $run->ms() - $at * $ms),
+                    $rungs[$index % \count($rungs)],
+                    min($ms, $run->ms() - $index * $ms),
                     $run->stance,
                 );
             }

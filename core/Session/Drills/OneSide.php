@@ -54,7 +54,7 @@ final readonly class OneSide implements Drill
     public function cues(DrillRun $run): array
     {
         return array_map(
-            static fn (array $stretch): DrillCue => $run->say(
+            static fn (array $stretch): DrillCue => $run->cue(
                 $stretch[0],
                 CueKind::Side,
                 $stretch[2]->value.' side only: '.implode(', ', $run->parameters->choices('weapons')),

@@ -65,7 +65,7 @@ final readonly class Pyramid implements Drill
         $ms = intdiv($run->ms(), \count($counts));
 
         return array_map(
-            static fn (int $at, int $count): DrillCue => $run->say($at * $ms, CueKind::Count, (string) $count),
+            static fn (int $index, int $count): DrillCue => $run->cue($index * $ms, CueKind::Count, (string) $count),
             array_keys($counts),
             $counts,
         );

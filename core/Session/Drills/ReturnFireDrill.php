@@ -92,7 +92,7 @@ final readonly class ReturnFireDrill implements Drill
         if (false === $last) {
             return $cues;
         }
-        $cues[] = $run->say(
+        $cues[] = $run->cue(
             0,
             CueKind::Answer,
             'they answer: '.$run->write(Chain::of([new StrikeItem($last->strike, $last->target)])),
@@ -135,8 +135,8 @@ final readonly class ReturnFireDrill implements Drill
         $defences = $this->defences($run);
         $ms = 1000 * $run->parameters->whole('seconds');
         $stretches = [];
-        for ($at = 0; [] !== $defences && $at * $ms < $run->ms(); ++$at) {
-            $stretches[] = [$at * $ms, min($ms, $run->ms() - $at * $ms), $defences[$at % \count($defences)]];
+        for ($index = 0; [] !== $defences && $index * $ms < $run->ms(); ++$index) {
+            $stretches[] = [$index * $ms, min($ms, $run->ms() - $index * $ms), $defences[$index % \count($defences)]];
         }
 
         return $stretches;

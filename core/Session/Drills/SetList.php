@@ -115,9 +115,9 @@ final readonly class SetList implements Drill
         $cues = [];
         $stretches = self::stretches($run);
         $announce = 1000 * $run->parameters->whole('announce');
-        foreach ($stretches as $at => [$from, $ms, $chain]) {
-            $cues[] = $run->show($from, 0 === $at ? CueKind::Show : CueKind::Change, $chain);
-            $next = $stretches[$at + 1] ?? null;
+        foreach ($stretches as $index => [$from, $ms, $chain]) {
+            $cues[] = $run->show($from, 0 === $index ? CueKind::Show : CueKind::Change, $chain);
+            $next = $stretches[$index + 1] ?? null;
             if (null !== $next) {
                 $cues[] = $run->show(0, CueKind::Change, $next[2])->announced(max($from, $next[0] - $announce));
             }
@@ -146,11 +146,13 @@ final readonly class SetList implements Drill
         $chains = $run->chains();
         $seconds = $run->parameters->wholes('seconds');
         $stretches = [];
-        for ($from = $at = 0; $from < $run->ms(); ++$at) {
+        for ($from = $index = 0; $from < $run->ms(); ++$index) {
             $ms =
-                [] === $seconds ? intdiv($run->ms(), \count($chains)) : 1000 * ($seconds[$at % \count($seconds)] ?? 0);
+                [] === $seconds
+                    ? intdiv($run->ms(), \count($chains))
+                    : 1000 * ($seconds[$index % \count($seconds)] ?? 0);
             $ms = max(1000, min($ms, $run->ms() - $from));
-            $stretches[] = [$from, $ms, $chains[$at % \count($chains)]];
+            $stretches[] = [$from, $ms, $chains[$index % \count($chains)]];
             $from += $ms;
         }
 

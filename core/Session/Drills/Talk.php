@@ -52,7 +52,7 @@ final readonly class Talk implements Drill
         $about = $run->parameters->text('about');
 
         return [
-            $run->say(
+            $run->cue(
                 0,
                 CueKind::Talk,
                 ('' === $about ? 'The coach explains' : $about).($waits ? '; the clock waits' : ''),

@@ -65,7 +65,7 @@ final readonly class Themes implements Drill
                 $theme->title().([] === $fitting ? '' : ': '.implode(' · ', array_map($run->write(...), $fitting)));
             $cues[] =
                 [] === $fitting
-                    ? $run->say($from, CueKind::Theme, $text)
+                    ? $run->cue($from, CueKind::Theme, $text)
                     : $run->show($from, CueKind::Theme, $fitting[0], $text, short: $theme->title());
         }
 
@@ -109,8 +109,8 @@ final readonly class Themes implements Drill
         $seconds = $run->parameters->whole('seconds');
         $ms = 0 === $seconds ? intdiv($run->ms(), \count($themes)) : 1000 * $seconds;
         $stretches = [];
-        for ($at = 0; $at * $ms < $run->ms(); ++$at) {
-            $stretches[] = [$at * $ms, min($ms, $run->ms() - $at * $ms), $themes[$at % \count($themes)]];
+        for ($index = 0; $index * $ms < $run->ms(); ++$index) {
+            $stretches[] = [$index * $ms, min($ms, $run->ms() - $index * $ms), $themes[$index % \count($themes)]];
         }
 
         return $stretches;

@@ -76,8 +76,8 @@ final readonly class Thirds implements Drill
     {
         $cues = [] === $run->combinations ? [] : [$run->show(0, CueKind::Show, $run->chain())];
         $ms = 1000 * $run->parameters->whole('seconds');
-        for ($at = 0; $at * $ms < $run->ms(); ++$at) {
-            $cues[] = $run->say($at * $ms, CueKind::Phase, self::PHASES[$at % 3]);
+        for ($index = 0; $index * $ms < $run->ms(); ++$index) {
+            $cues[] = $run->cue($index * $ms, CueKind::Phase, self::PHASES[$index % 3]);
         }
 
         return $cues;

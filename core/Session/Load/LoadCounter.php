@@ -68,9 +68,9 @@ final readonly class LoadCounter
     ): void {
         $load->repetitions += $repetitions;
         $isFirst = true;
-        foreach ($inStance->chain->items as $at => $item) {
+        foreach ($inStance->chain->items as $index => $item) {
             // Minutes in a stance follow the stance of each item.
-            $load->stanceMs[$inStance->stances[$at]->value] += $ms / \count($inStance->chain->items);
+            $load->stanceMs[$inStance->stances[$index]->value] += $ms / \count($inStance->chain->items);
             if ($item instanceof FreeStrikes) {
                 $load->countFree($repetitions * $item->count, null, $item->target);
             }
@@ -84,7 +84,7 @@ final readonly class LoadCounter
             }
             $load->count(
                 $repetitions,
-                $inStance->side($at) ?? Side::Left,
+                $inStance->side($index) ?? Side::Left,
                 $item->strike->limb,
                 $item->target,
                 $item->strike,

@@ -107,15 +107,15 @@ final readonly class PathFinder
         $useful = [];
         do {
             $before = \count($useful);
-            foreach ($stages as $at => $stage) {
+            foreach ($stages as $index => $stage) {
                 $brings = self::missing($stage, $known);
                 if (
-                    !isset($useful[$at])
+                    !isset($useful[$index])
                     && [] !== $brings
                     && [] !== array_intersect_key($brings, $wanted)
                     && $stage->isNew($reachable) <= 1
                 ) {
-                    $useful[$at] = $stage;
+                    $useful[$index] = $stage;
                     $wanted += $brings;
                 }
             }

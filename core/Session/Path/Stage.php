@@ -21,9 +21,9 @@ final readonly class Stage
     public static function of(string $name, Sequence $sequence): self
     {
         $links = [];
-        foreach ($sequence->items as $at => $item) {
-            if ($at > 0) {
-                $links[$sequence->items[$at - 1].$item] = true;
+        foreach ($sequence->items as $index => $item) {
+            if ($index > 0) {
+                $links[$sequence->items[$index - 1].$item] = true;
             }
         }
 
@@ -34,9 +34,9 @@ final readonly class Stage
     public static function newLinks(Sequence $sequence, Known $known): array
     {
         $new = [];
-        foreach ($sequence->items as $at => $item) {
-            if ($at > 0 && !isset($known->links[$sequence->items[$at - 1].$item])) {
-                $new[] = $at - 1;
+        foreach ($sequence->items as $index => $item) {
+            if ($index > 0 && !isset($known->links[$sequence->items[$index - 1].$item])) {
+                $new[] = $index - 1;
             }
         }
 

@@ -20,19 +20,19 @@ final readonly class Lane
     /**
      * Returns the lane with more time at a moment: the current set gets longer, later ones start later.
      *
-     * @param int $at s from the start of the round
+     * @param int $offset s from the start of the round
      */
-    public function lengthened(int $at, int $seconds): self
+    public function lengthened(int $offset, int $seconds): self
     {
         $windows = [];
         $worked = null;
         $work = 0;
         foreach ($this->windows as [$from, $to]) {
-            if ($from <= $at && $at < $to) {
-                $worked = $work + $at - $from;
+            if ($from <= $offset && $offset < $to) {
+                $worked = $work + $offset - $from;
             }
             $work += $to - $from;
-            $windows[] = [$from > $at ? $from + $seconds : $from, $to > $at ? $to + $seconds : $to];
+            $windows[] = [$from > $offset ? $from + $seconds : $from, $to > $offset ? $to + $seconds : $to];
         }
         $sets = [];
         foreach ($this->sets as $set) {

@@ -173,8 +173,8 @@ final class PlanFields
             );
         }
         $fields = [];
-        foreach (\array_slice($list, 0, $most) as $at => $values) {
-            $part = $this->child($values, $field."[$at]", $where($at));
+        foreach (\array_slice($list, 0, $most) as $index => $values) {
+            $part = $this->child($values, $field."[$index]", $where($index));
             if (null !== $part) {
                 $fields[] = $part;
             }

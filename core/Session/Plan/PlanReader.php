@@ -92,7 +92,7 @@ final class PlanReader
             'blocks',
             'Blocks',
             self::MAX_BLOCKS,
-            static fn (int $at): string => 'Block '.($at + 1),
+            static fn (int $index): string => 'Block '.($index + 1),
         );
         foreach ($writtenBlocks as $block) {
             $blocks[] = $this->block($block, $head, $rounds);
@@ -177,7 +177,7 @@ final class PlanReader
     public static function seconds(SessionPlan $plan): int
     {
         $seconds = 0;
-        foreach ($plan->blocks as $at => $block) {
+        foreach ($plan->blocks as $index => $block) {
             $rounds = array_merge(
                 ...array_map(static fn (Round $round): array => array_fill(0, $round->times, $round), $block->rounds),
             );
@@ -185,7 +185,7 @@ final class PlanReader
                 $isLast = $number === \count($rounds) - 1;
                 $seconds += $isLast && [] === $round->lanes ? $round->seconds : $round->cycle();
             }
-            $seconds += $at < \count($plan->blocks) - 1 ? $block->changeover : 0;
+            $seconds += $index < \count($plan->blocks) - 1 ? $block->changeover : 0;
         }
 
         return $seconds;
@@ -216,7 +216,7 @@ final class PlanReader
             'rounds',
             'Rounds',
             SessionPlan::MAX_ROUNDS,
-            static fn (int $at): string => $name.', round '.($at + 1),
+            static fn (int $index): string => $name.', round '.($index + 1),
         );
         foreach ($writtenRounds as $round) {
             $done = $this->round($round, $plan);
@@ -281,7 +281,7 @@ final class PlanReader
             'sets',
             'Sets',
             self::MAX_SETS,
-            static fn (int $at): string => $fields->where.', set '.($at + 1),
+            static fn (int $index): string => $fields->where.', set '.($index + 1),
         );
         $seconds =
             $fields->optional('seconds', 'The work of a round in seconds', 5, self::MAX_ROUND_SECONDS)
@@ -311,15 +311,21 @@ final class PlanReader
             'tracks',
             'Tracks of a round',
             self::MAX_TRACKS,
-            static fn (int $at): string => $fields->where.', track '.($at + 1),
+            static fn (int $index): string => $fields->where.', track '.($index + 1),
         );
         if ([] === $sets && [] === $tracks) {
             $fields->problem('This round has no set yet. Drop a combination in, or choose a drill.', 'sets', false);
         }
         $everybody = new Lane([[0, $seconds]], $this->sets($sets, $fields, $seconds, $plan, $medium, $stance, null));
         $lanes = [];
-        foreach ($tracks as $at => $track) {
-            $number = $track->whole('track', 'The track, counted from 0,', 0, max(0, \count($plan->tracks) - 1), $at);
+        foreach ($tracks as $index => $track) {
+            $number = $track->whole(
+                'track',
+                'The track, counted from 0,',
+                0,
+                max(0, \count($plan->tracks) - 1),
+                $index,
+            );
             if (!isset($plan->tracks[$number])) {
                 $track->problem('The plan has no such track. Name its tracks first.', 'track');
                 continue;
@@ -408,7 +414,7 @@ final class PlanReader
             'sets',
             'Sets',
             self::MAX_SETS,
-            static fn (int $at): string => $fields->where.', set '.($at + 1),
+            static fn (int $index): string => $fields->where.', set '.($index + 1),
         );
 
         return new Lane(
@@ -425,13 +431,13 @@ final class PlanReader
     private static function windows(array $pattern, int $times): array
     {
         $windows = [];
-        $at = 0;
+        $offset = 0;
         for ($time = 0; $time < $times; ++$time) {
             foreach ($pattern as $place => $length) {
                 if (0 === $place % 2 && $length > 0) {
-                    $windows[] = [$at, $at + $length];
+                    $windows[] = [$offset, $offset + $length];
                 }
-                $at += $length;
+                $offset += $length;
             }
         }
 
@@ -493,7 +499,7 @@ final class PlanReader
             );
         }
         $sets = [];
-        $at = 0;
+        $offset = 0;
         foreach ($fields as $number => $set) {
             $seconds = $given[$number];
             if (null === $seconds) {
@@ -502,12 +508,12 @@ final class PlanReader
                 $left -= $seconds;
                 --$open;
             }
-            $seconds = min($seconds, max(0, $work - $at));
+            $seconds = min($seconds, max(0, $work - $offset));
             if ($seconds < 1) {
                 $set->problem('No time is left for this set.', 'seconds');
                 continue;
             }
-            $at += $seconds;
+            $offset += $seconds;
             $read = $this->set($set, $seconds, $plan, $medium, $stance, $track);
             if (null !== $read) {
                 $sets[] = $read;
@@ -613,8 +619,8 @@ final class PlanReader
             return [];
         }
         $combinations = [];
-        foreach ($list as $at => $written) {
-            $combination = $this->combination($written, $fields, "combinations[$at]", $plan, $medium);
+        foreach ($list as $index => $written) {
+            $combination = $this->combination($written, $fields, "combinations[$index]", $plan, $medium);
             if (null !== $combination) {
                 $combinations[] = $combination;
             }
@@ -684,10 +690,18 @@ final class PlanReader
     /** @return list<Track> */
     private static function tracks(PlanFields $fields): array
     {
-        return array_map(static fn (PlanFields $track): Track => new Track(
-            $track->text('name', 'The name of a track', 40, $track->where),
-            $track->whole('level', 'The level', 1, 3, 2),
-        ), $fields->each('tracks', 'Tracks', self::MAX_TRACKS, static fn (int $at): string => 'Track '.($at + 1)));
+        return array_map(
+            static fn (PlanFields $track): Track => new Track(
+                $track->text('name', 'The name of a track', 40, $track->where),
+                $track->whole('level', 'The level', 1, 3, 2),
+            ),
+            $fields->each(
+                'tracks',
+                'Tracks',
+                self::MAX_TRACKS,
+                static fn (int $index): string => 'Track '.($index + 1),
+            ),
+        );
     }
 
     /**

@@ -44,16 +44,16 @@ final readonly class Round
     /**
      * Returns the round with more time at a moment, for every track.
      *
-     * @param int $at s from its start
+     * @param int $offset s from its start
      */
-    public function lengthened(int $at, int $seconds): self
+    public function lengthened(int $offset, int $seconds): self
     {
-        $isWork = $at < $this->seconds;
+        $isWork = $offset < $this->seconds;
 
         return $this->with(
             $this->seconds + ($isWork ? $seconds : 0),
             $this->rest + ($isWork ? 0 : $seconds),
-            static fn (Lane $lane): Lane => $lane->lengthened($at, $seconds),
+            static fn (Lane $lane): Lane => $lane->lengthened($offset, $seconds),
         );
     }
 

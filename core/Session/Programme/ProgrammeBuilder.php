@@ -56,14 +56,14 @@ final class ProgrammeBuilder
 
     private function programme(): Programme
     {
-        $at = 0;
+        $offsetMs = 0;
         foreach ($this->plan->blocks as $number => $block) {
-            $at = $this->block($block, $number, $at);
+            $offsetMs = $this->block($block, $number, $offsetMs);
             $changeover = $this->amendments->changeover($block, $number);
             if ($changeover > 0 && $number < \count($this->plan->blocks) - 1) {
                 $this->segments[] = new Segment(
-                    $at,
-                    $at + 1000 * $changeover,
+                    $offsetMs,
+                    $offsetMs + 1000 * $changeover,
                     null,
                     SegmentKind::Changeover,
                     new Place($number),
@@ -75,23 +75,23 @@ final class ProgrammeBuilder
                         'Next: '.$this->plan->blocks[$number + 1]->name,
                         short: $this->plan->blocks[$number + 1]->name,
                     ),
-                    $at,
+                    $offsetMs,
                     null,
                     new Place($number),
                 );
-                $at += 1000 * $changeover;
+                $offsetMs += 1000 * $changeover;
             }
         }
         if ([] !== $this->segments) {
-            $this->cues[] = new Cue($at, null, CueKind::End, 'End', new Place());
+            $this->cues[] = new Cue($offsetMs, null, CueKind::End, 'End', new Place());
         }
         usort($this->cues, static fn (Cue $one, Cue $other): int => $one->atMs <=> $other->atMs);
 
-        return new Programme($this->plan, $this->remind(), $this->segments, $at);
+        return new Programme($this->plan, $this->remind(), $this->segments, $offsetMs);
     }
 
     /** @return int when it is over, ms */
-    private function block(Block $block, int $number, int $at): int
+    private function block(Block $block, int $number, int $offsetMs): int
     {
         $times = [];
         foreach ($block->rounds as $place => $round) {
@@ -113,10 +113,10 @@ final class ProgrammeBuilder
                         ? \sprintf('Round %d of %d', $count, $all)
                         : $block->name;
                 $here = new Place($number, $place, $repeat);
-                $at = $this->round(
+                $offsetMs = $this->round(
                     $this->amendments->round($round, $here),
                     $here,
-                    $at,
+                    $offsetMs,
                     $title,
                     $count === $all,
                     $announced,
@@ -124,7 +124,7 @@ final class ProgrammeBuilder
             }
         }
 
-        return $at;
+        return $offsetMs;
     }
 
     /**
@@ -133,16 +133,16 @@ final class ProgrammeBuilder
      *
      * @return int when it is over, ms
      */
-    private function round(Round $round, Place $place, int $at, string $title, bool $isLast, ?Round $next): int
+    private function round(Round $round, Place $place, int $offsetMs, string $title, bool $isLast, ?Round $next): int
     {
         $whole = $isLast && [] === $round->lanes ? $round->seconds : $round->cycle();
         $tracks = [] === $round->lanes ? [null] : array_keys($this->plan->tracks);
         foreach ($tracks as $track) {
             $lane = null === $track ? $round->everybody : $round->lane($track);
-            $this->lane($lane, $round, $place, $at, $whole, $track, $title, $next);
+            $this->lane($lane, $round, $place, $offsetMs, $whole, $track, $title, $next);
         }
 
-        return $at + 1000 * $whole;
+        return $offsetMs + 1000 * $whole;
     }
 
     private function lane(
@@ -239,16 +239,16 @@ final class ProgrammeBuilder
         if ($from >= $to) {
             return;
         }
-        $at = $start + 1000 * $from;
-        $this->segments[] = new Segment($at, $start + 1000 * $to, $track, SegmentKind::Rest, $place);
-        $this->cues[] = new Cue($at, $track, CueKind::Rest, \sprintf('Rest, %d s', $to - $from), $place);
+        $offsetMs = $start + 1000 * $from;
+        $this->segments[] = new Segment($offsetMs, $start + 1000 * $to, $track, SegmentKind::Rest, $place);
+        $this->cues[] = new Cue($offsetMs, $track, CueKind::Rest, \sprintf('Rest, %d s', $to - $from), $place);
         if (null === $next) {
             return;
         }
         foreach (null === $track && [] !== $next->lanes ? array_keys($this->plan->tracks) : [$track] as $of) {
             $first = $this->first($next, $of);
             if (null !== $first) {
-                $this->cues[] = self::cue($first->announced(), $at, $of, $place);
+                $this->cues[] = self::cue($first->announced(), $offsetMs, $of, $place);
             }
         }
     }
@@ -259,14 +259,14 @@ final class ProgrammeBuilder
      * @param list<DrillCue> $cues of the set that comes
      * @param int $earliest before which the set before has not begun, ms
      */
-    private function change(array $cues, string $title, int $at, int $earliest, ?int $track, Place $place): void
+    private function change(array $cues, string $title, int $offsetMs, int $earliest, ?int $track, Place $place): void
     {
         // Random calls are not announced.
         $first =
             isset($cues[0]) && CueKind::Call !== $cues[0]->kind ? $cues[0] : new DrillCue(0, CueKind::Show, $title);
-        $announced = max($earliest, $at - (int) (1000 * SessionValues::builtIn()->value('announce')));
+        $announced = max($earliest, $offsetMs - (int) (1000 * SessionValues::builtIn()->value('announce')));
         $this->cues[] = self::cue($first->announced(), $announced, $track, $place);
-        $this->cues[] = new Cue($at, $track, CueKind::Change, $title, $place);
+        $this->cues[] = new Cue($offsetMs, $track, CueKind::Change, $title, $place);
     }
 
     /**
@@ -286,16 +286,16 @@ final class ProgrammeBuilder
         $done = 0;
         foreach ($lane->windows as [$from, $to]) {
             $here = [];
-            $at = $from;
-            while ($at < $to && isset($lane->sets[$set])) {
-                $until = min($to, $at + $lane->sets[$set]->seconds - $done);
-                $here[] = [$set, $at, $until, 0 === $done];
-                $done += $until - $at;
+            $second = $from;
+            while ($second < $to && isset($lane->sets[$set])) {
+                $until = min($to, $second + $lane->sets[$set]->seconds - $done);
+                $here[] = [$set, $second, $until, 0 === $done];
+                $done += $until - $second;
                 if ($done >= $lane->sets[$set]->seconds) {
                     ++$set;
                     $done = 0;
                 }
-                $at = $until;
+                $second = $until;
             }
             $pieces[] = $here;
         }
@@ -336,10 +336,10 @@ final class ProgrammeBuilder
             : $cue;
     }
 
-    private static function cue(DrillCue $cue, int $at, ?int $track, Place $place): Cue
+    private static function cue(DrillCue $cue, int $offsetMs, ?int $track, Place $place): Cue
     {
         return new Cue(
-            $at,
+            $offsetMs,
             $track,
             $cue->kind,
             $cue->text,

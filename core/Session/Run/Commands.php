@@ -56,12 +56,12 @@ final readonly class Commands
                 Amendment::longer($place, 0, intdiv(self::LONGER_MS, 1000)),
             );
         }
-        $at = intdiv(max(0, $state->position($now)) - $this->start($place), 1000);
+        $offset = intdiv(max(0, $state->position($now)) - $this->start($place), 1000);
 
         return new RunChange(
             $state,
             $this->name($place).' '.$segment->fromMs,
-            Amendment::longer(self::round($place), $at, intdiv(self::LONGER_MS, 1000)),
+            Amendment::longer(self::round($place), $offset, intdiv(self::LONGER_MS, 1000)),
         );
     }
 
@@ -108,9 +108,9 @@ final readonly class Commands
      */
     private function now(RunState $state, int $now, ?int $track = null): Segment
     {
-        $at = max(0, $state->position($now));
+        $position = max(0, $state->position($now));
         foreach ($this->programme->segments($track ?? $this->programme->tracks()[0]) as $segment) {
-            if ($segment->fromMs <= $at && $at < $segment->toMs) {
+            if ($segment->fromMs <= $position && $position < $segment->toMs) {
                 return $segment;
             }
         }

@@ -96,8 +96,8 @@ final class Sequencer
     private function steps(array $order): array
     {
         $steps = [];
-        for ($at = 1; $at < \count($order); ++$at) {
-            $steps[] = $this->distance[$order[$at - 1]][$order[$at]];
+        for ($index = 1; $index < \count($order); ++$index) {
+            $steps[] = $this->distance[$order[$index - 1]][$order[$index]];
         }
 
         return $steps;
@@ -137,12 +137,12 @@ final class Sequencer
         $count = \count($group);
         $full = (1 << $count) - 1;
         $costs = $from = [];
-        foreach ($group as $at => $place) {
+        foreach ($group as $index => $place) {
             foreach ($reached as $last => [$cost]) {
                 $cost += $last < 0 ? 0.0 : $this->distance[$last][$place];
-                if ($cost < ($costs[1 << $at][$at] ?? \INF) - self::TOLERANCE) {
-                    $costs[1 << $at][$at] = $cost;
-                    $from[1 << $at][$at] = $last;
+                if ($cost < ($costs[1 << $index][$index] ?? \INF) - self::TOLERANCE) {
+                    $costs[1 << $index][$index] = $cost;
+                    $from[1 << $index][$index] = $last;
                 }
             }
         }
@@ -165,17 +165,17 @@ final class Sequencer
         foreach ($costs[$full] ?? [] as $last => $cost) {
             $way = [];
             $set = $full;
-            $at = $last;
+            $index = $last;
             while (true) {
-                array_unshift($way, $group[$at]);
-                $before = $from[$set][$at] ?? -1;
-                $rest = $set & ~(1 << $at);
+                array_unshift($way, $group[$index]);
+                $before = $from[$set][$index] ?? -1;
+                $rest = $set & ~(1 << $index);
                 if (0 === $rest) {
                     $ends[$group[$last]] = [$cost, [...$reached[$before][1], ...$way]];
                     break;
                 }
                 $set = $rest;
-                $at = $before;
+                $index = $before;
             }
         }
 
@@ -298,12 +298,12 @@ final class Sequencer
         $d = $this->distance;
         [$first, $last] = [$order[$from], $order[$to]];
         $level = $this->stops[$first]->level;
-        for ($at = 0; $at <= $count; ++$at) {
-            if ($at >= $from && $at <= $to + 1) {
+        for ($index = 0; $index <= $count; ++$index) {
+            if ($index >= $from && $index <= $to + 1) {
                 continue;
             }
-            $before = $at > 0 ? $order[$at - 1] : -1;
-            $after = $at < $count ? $order[$at] : -1;
+            $before = $index > 0 ? $order[$index - 1] : -1;
+            $after = $index < $count ? $order[$index] : -1;
             if (
                 ($before >= 0 && $this->stops[$before]->level > $level)
                 || ($after >= 0 && $this->stops[$after]->level < $level)
@@ -320,7 +320,7 @@ final class Sequencer
                     $run = array_reverse($run);
                 }
                 array_splice($order, $from, $to - $from + 1);
-                array_splice($order, $at > $to ? $at - \count($run) : $at, 0, $run);
+                array_splice($order, $index > $to ? $index - \count($run) : $index, 0, $run);
 
                 return true;
             }
@@ -338,8 +338,8 @@ final class Sequencer
      */
     private function kicked(array $order, Randomizer $random): array
     {
-        $at = $random->getInt(0, \count($order) - 1);
-        $level = $this->stops[$order[$at]]->level;
+        $index = $random->getInt(0, \count($order) - 1);
+        $level = $this->stops[$order[$index]]->level;
         $of = array_keys(array_filter($order, fn (int $place): bool => $this->stops[$place]->level === $level));
         if (\count($of) < 4) {
             return $order;

@@ -80,9 +80,11 @@ final readonly class SequenceSerializer
         }
         $order = Sequencer::order($stops);
         $shared = [];
-        foreach ($order->order as $at => $place) {
+        foreach ($order->order as $index => $place) {
             $shared[] =
-                0 === $at ? [] : SharedPart::find($stops[$order->order[$at - 1]]->sequence, $stops[$place]->sequence);
+                0 === $index
+                    ? []
+                    : SharedPart::find($stops[$order->order[$index - 1]]->sequence, $stops[$place]->sequence);
         }
 
         return [

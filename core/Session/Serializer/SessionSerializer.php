@@ -108,9 +108,9 @@ final readonly class SessionSerializer
                 $shared[$set->place] = [
                     'place' => $set->place,
                     'items' => array_map(
-                        static fn (int $at): array => 0 === $at
+                        static fn (int $index): array => 0 === $index
                             ? []
-                            : SharedPart::find($sequences[$at - 1], $sequences[$at]),
+                            : SharedPart::find($sequences[$index - 1], $sequences[$index]),
                         array_keys($sequences),
                     ),
                 ];

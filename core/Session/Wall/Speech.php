@@ -60,16 +60,16 @@ final readonly class Speech
         $inStance = new ChainInStance($chain, Stance::Orthodox);
         $said = '';
         $wasNumber = null;
-        foreach ($chain->items as $at => $item) {
+        foreach ($chain->items as $index => $item) {
             $code =
                 $item instanceof StrikeItem && $this->hasNumbers
-                    ? $this->writer->item($item, $inStance->stances[$at])
+                    ? $this->writer->item($item, $inStance->stances[$index])
                     : '';
             $number = 1 === preg_match('/^(\d{1,2})([hbl]?)$/', $code, $found);
             $word = $number
                 ? $this->words->format((int) $found[1])
                     .('' === $found[2] ? '' : ' '.Target::from($found[2])->word())
-                : self::plain(Words::byRole()->item($item, $inStance->stances[$at]));
+                : self::plain(Words::byRole()->item($item, $inStance->stances[$index]));
             // A short silence separates a move from the numbers around it.
             $said .= (null === $wasNumber ? '' : ($wasNumber && $number ? ' ' : ', ')).$word;
             $wasNumber = $number;

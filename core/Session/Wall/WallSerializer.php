@@ -99,14 +99,14 @@ final class WallSerializer
     private static function oneVoice(array $cues): array
     {
         $last = [];
-        foreach ($cues as $at => $cue) {
+        foreach ($cues as $index => $cue) {
             if (null !== $cue['say']) {
-                $last[$cue['atMs']] = $at;
+                $last[$cue['atMs']] = $index;
             }
         }
 
         return array_map(
-            static fn (int $at, array $cue): array => $at === ($last[$cue['atMs']] ?? $at)
+            static fn (int $index, array $cue): array => $index === ($last[$cue['atMs']] ?? $index)
                 ? $cue
                 : [...$cue, 'say' => null],
             array_keys($cues),

@@ -76,9 +76,9 @@ final class OnPads
                 if (
                     \in_array($round->medium, $from, true)
                     && self::throws($round, $isMeant)
-                    && 1 === preg_match('/^blocks\[(\d+)\]\.rounds\[(\d+)\]$/', $round->place, $at)
+                    && 1 === preg_match('/^blocks\[(\d+)\]\.rounds\[(\d+)\]$/', $round->place, $index)
                 ) {
-                    $found[$at[1].' '.$at[2]] = true;
+                    $found[$index[1].' '.$index[2]] = true;
                 }
             }
         }

@@ -126,7 +126,7 @@ final class ChainTest extends TestCase
         self::assertSame(
             $sides,
             array_map(
-                static fn (int $at): string => $inStance->side($at)->value ?? '',
+                static fn (int $index): string => $inStance->side($index)->value ?? '',
                 array_keys($inStance->chain->items),
             ),
         );

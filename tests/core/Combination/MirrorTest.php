@@ -46,8 +46,8 @@ final class MirrorTest extends TestCase
             $mirror = $inStance->mirror();
 
             self::assertSame(Fingerprint::of($inStance->chain)->plain, Fingerprint::of($mirror->chain)->plain);
-            foreach (array_keys($inStance->chain->items) as $at) {
-                self::assertSame($inStance->side($at)?->other(), $mirror->side($at));
+            foreach (array_keys($inStance->chain->items) as $index) {
+                self::assertSame($inStance->side($index)?->other(), $mirror->side($index));
             }
         });
     }
@@ -59,13 +59,13 @@ final class MirrorTest extends TestCase
             $carried = (new StanceConverter(Catalogue::builtIn()))->carry($inStance)->inStance;
 
             self::assertNotSame($inStance->stance, $carried->stance);
-            foreach ($inStance->chain->items as $at => $item) {
+            foreach ($inStance->chain->items as $index => $item) {
                 $onlyForTheLeadHand = $item instanceof MoveItem && null !== $item->move->carryNote;
                 if (!$onlyForTheLeadHand) {
-                    self::assertSame($inStance->side($at), $carried->side($at));
+                    self::assertSame($inStance->side($index), $carried->side($index));
                 }
                 if ($item instanceof StrikeItem) {
-                    $other = $carried->chain->items[$at];
+                    $other = $carried->chain->items[$index];
                     self::assertInstanceOf(StrikeItem::class, $other);
                     self::assertSame($item->strike->limb->isArm(), $other->strike->limb->isArm());
                 }
@@ -80,14 +80,14 @@ final class MirrorTest extends TestCase
             $inStance = new ChainInStance($chain, Stance::Orthodox);
             $once = $converter->carry($inStance);
             $twice = $converter->carry($once->inStance);
-            foreach ($twice->inStance->chain->items as $at => $item) {
-                $original = $inStance->chain->items[$at];
+            foreach ($twice->inStance->chain->items as $index => $item) {
+                $original = $inStance->chain->items[$index];
                 if ($original instanceof StrikeItem && $original->landsForward) {
                     // In the carried chain that leg is in front and its landing changes no stance, so the two differ
                     // from here on.
                     return;
                 }
-                if (!\in_array($at, array_column($once->replaced, 'at'), true)) {
+                if (!\in_array($index, array_column($once->replaced, 'at'), true)) {
                     self::assertSame($original->key(true), $item->key(true));
                 }
             }

@@ -87,12 +87,12 @@ final class LineDrawingTest extends TestCase
     #[TestWith(['1 2 2', 2, '/^"Cross, lands at \d\.\d\d s\. Reload of \d+ ms\. The hips/'])]
     #[TestWith(['1 2', 1, '/^"Cross, lands at 0\.49 s\. Flows\. Weight and hips/'])]
     #[TestWith(['slip-lead', 0, '/^"Slip lead, done at \d\.\d\d s\."$/'])]
-    public function testEveryItemSaysWhenItLandsAndWhatItWaitsFor(string $chain, int $at, string $sentence): void
+    public function testEveryItemSaysWhenItLandsAndWhatItWaitsFor(string $chain, int $index, string $sentence): void
     {
         self::assertMatchesRegularExpression(
             $sentence,
             json_encode(
-                self::drawing(Chains::read($chain), LineSize::Card)['items'][$at]['sentence'],
+                self::drawing(Chains::read($chain), LineSize::Card)['items'][$index]['sentence'],
                 \JSON_THROW_ON_ERROR,
             ),
         );

@@ -234,15 +234,15 @@ final class ChainTimingTest extends TestCase
             $timing = self::timingOf($chain);
             self::assertCount(\count($chain), $timing->moments);
             self::assertCount(\count($chain) - 1, $timing->links);
-            foreach ($timing->links as $at => $link) {
-                self::assertSame($at + 1, $link->to);
+            foreach ($timing->links as $index => $link) {
+                self::assertSame($index + 1, $link->to);
                 self::assertGreaterThanOrEqual(0.0, $link->wait);
                 $parts = array_values($link->parts);
                 self::assertEqualsWithDelta(($parts[0] ?? 0.0) + ($parts[1] ?? 0.0) / 2, $link->wait, 1e-9);
                 self::assertSame(0.0 === $link->wait, null === $link->cause);
             }
-            foreach ($timing->moments as $at => $moment) {
-                $item = $chain->items[$at];
+            foreach ($timing->moments as $index => $moment) {
+                $item = $chain->items[$index];
                 self::assertGreaterThanOrEqual(0.0, $moment->start);
                 self::assertGreaterThan($moment->start, $moment->end);
                 self::assertThat(
@@ -255,15 +255,15 @@ final class ChainTimingTest extends TestCase
                 );
                 self::assertContains($moment->range, [1, 2, 3, 4, 5]);
                 if ($item instanceof StrikeItem && $item->joined) {
-                    self::assertSame($timing->moments[$at - 1]->impact, $moment->impact);
-                } elseif ($at > 0) {
+                    self::assertSame($timing->moments[$index - 1]->impact, $moment->impact);
+                } elseif ($index > 0) {
                     $released = array_reduce(
-                        \array_slice($timing->moments, 0, $at),
+                        \array_slice($timing->moments, 0, $index),
                         static fn (float $end, Moment $m): float => max($end, $m->end),
                         0.0,
                     );
-                    $next = $chain->items[$at + 1] ?? null;
-                    $start = $moment->start - $timing->links[$at - 1]->wait;
+                    $next = $chain->items[$index + 1] ?? null;
+                    $start = $moment->start - $timing->links[$index - 1]->wait;
                     // A strike that another is joined to may start later, so that both land together.
                     $next instanceof StrikeItem && $next->joined
                         ? self::assertGreaterThanOrEqual($released + 39.999, $start)

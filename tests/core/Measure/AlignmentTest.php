@@ -58,8 +58,8 @@ final class AlignmentTest extends TestCase
         $taps = self::taps($contacts, 8, jitter: 30, seed: 5);
         $measured = Measurement::of($taps, $contacts);
 
-        foreach ($measured->links as $at => $link) {
-            self::assertEqualsWithDelta($contacts->ms[$at + 1] - $contacts->ms[$at], $link->median, 30.0);
+        foreach ($measured->links as $index => $link) {
+            self::assertEqualsWithDelta($contacts->ms[$index + 1] - $contacts->ms[$index], $link->median, 30.0);
             self::assertSame(8, $link->count);
         }
     }
@@ -196,11 +196,11 @@ final class AlignmentTest extends TestCase
         $start = 500.0;
         $length = $pace * ($contacts->ms[\count($contacts->ms) - 1] - $contacts->ms[0]);
         for ($time = 0; $time < $times; ++$time) {
-            foreach ($contacts->ms as $at => $ms) {
+            foreach ($contacts->ms as $index => $ms) {
                 $taps[] =
                     $start
                     + $pace * ($ms - $contacts->ms[0])
-                    + (null !== $stop && $at >= $stop[0] ? $stop[1] : 0.0)
+                    + (null !== $stop && $index >= $stop[0] ? $stop[1] : 0.0)
                     + (0 === $jitter ? 0 : $random->getInt(-$jitter, $jitter));
             }
             $start += $length + 2600.0 + $random->getInt(0, 900);

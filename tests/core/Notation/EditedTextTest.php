@@ -45,9 +45,9 @@ final class EditedTextTest extends TestCase
     #[TestWith(['jab, cross, lead hook', 0, 'cross, lead hook'])]
     #[TestWith(['1 2! (3) 2', 2, '1 2! 2'])]
     #[TestWith(['[1 2]x2 3b', 4, '[1 2]x2'])]
-    public function testWhatIsLeftOutTakesItsSeparatorAlong(string $text, int $at, string $expected): void
+    public function testWhatIsLeftOutTakesItsSeparatorAlong(string $text, int $index, string $expected): void
     {
-        self::assertSame($expected, self::edited($text)->with([Edit::drop($at)]));
+        self::assertSame($expected, self::edited($text)->with([Edit::drop($index)]));
     }
 
     public function testAnItemThatMovesKeepsItsOwnWords(): void

@@ -67,10 +67,10 @@ final class SpokenVariants
     public function say(ChainInStance $inStance): string
     {
         $text = '';
-        foreach ($inStance->chain->items as $at => $item) {
-            $said = $this->item($item, $inStance->stances[$at]);
+        foreach ($inStance->chain->items as $index => $item) {
+            $said = $this->item($item, $inStance->stances[$index]);
             $joined = $item instanceof StrikeItem && $item->joined;
-            $text .= 0 === $at ? $said : ($joined ? ', with ' : $this->one(self::BETWEEN)).$said;
+            $text .= 0 === $index ? $said : ($joined ? ', with ' : $this->one(self::BETWEEN)).$said;
         }
 
         return $text;

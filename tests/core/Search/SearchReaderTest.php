@@ -118,12 +118,12 @@ final class SearchReaderTest extends TestCase
     #[TestWith(['from nowhere', 0, 12])]
     #[TestWith(['level 7', 0, 7])]
     #[TestWith(['??', 0, 2])]
-    public function testUnknownWordsAreReportedWithTheirPlace(string $text, int $at, int $length): void
+    public function testUnknownWordsAreReportedWithTheirPlace(string $text, int $index, int $length): void
     {
         $problems = self::read($text)->problems;
 
         self::assertCount(1, $problems);
-        self::assertSame([$at, $length], [$problems[0]->at, $problems[0]->length]);
+        self::assertSame([$index, $length], [$problems[0]->at, $problems[0]->length]);
         self::assertNotSame('', $problems[0]->expected);
     }
 
@@ -177,14 +177,14 @@ final class SearchReaderTest extends TestCase
             ->forAll(Generators::oneOf($few, Chains::any()))
             ->then(static function (Chain $chain) use ($clauses, &$matched): void {
                 $sequence = Sequence::of($chain);
-                foreach ($clauses as $at => $clause) {
+                foreach ($clauses as $index => $clause) {
                     $found = 1 === preg_match('/'.$clause->pattern().'/s', $sequence->text());
                     self::assertSame(
                         $clause->matches($sequence),
                         $found === $clause->wanted(),
                         $clause->says().' in '.$sequence->text(),
                     );
-                    $matched[$at] += (int) $found;
+                    $matched[$index] += (int) $found;
                 }
             });
         self::assertNotContains(0, \array_slice($matched, 0, 18), 'Every pattern is found somewhere.');

@@ -164,10 +164,10 @@ final class DrillsTest extends TestCase
         foreach (range($seed, $seed + 30) as $each) {
             $run = self::drilled($drill, $chains, ['least' => 2, 'most' => 4], 180, $each);
             $cues = $drill->cues($run);
-            foreach ($cues as $at => $cue) {
+            foreach ($cues as $index => $cue) {
                 self::assertNotNull($cue->lengthMs);
                 self::assertLessThanOrEqual($run->ms(), $cue->atMs + $cue->lengthMs, 'it can be finished');
-                $next = $cues[$at + 1] ?? null;
+                $next = $cues[$index + 1] ?? null;
                 if (null !== $next) {
                     $silences[] = $next->atMs - $cue->atMs - $cue->lengthMs;
                 }

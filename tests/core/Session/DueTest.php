@@ -29,7 +29,7 @@ final class DueTest extends TestCase
     public function testWhatHeldDoublesAndWhatFellApartHalves(array $held, int $days): void
     {
         $times = array_map(
-            static fn (int $at, bool $one): array => [\sprintf('2026-11-%02d', $at + 1), $one],
+            static fn (int $index, bool $one): array => [\sprintf('2026-11-%02d', $index + 1), $one],
             array_keys($held),
             $held,
         );

@@ -166,8 +166,8 @@ final class ProgrammeTest extends TestCase
 
         self::assertCount(8, $shown);
         self::assertSame([2], array_values(array_unique(array_map(\count(...), $shown))));
-        foreach (\array_slice($shown, 1) as $at => $reminders) {
-            self::assertNotSame($shown[$at], $reminders);
+        foreach (\array_slice($shown, 1) as $index => $reminders) {
+            self::assertNotSame($shown[$index], $reminders);
         }
     }
 

@@ -68,8 +68,8 @@ final class RunTest extends TestCase
         )->state;
 
         self::assertEquals($case['then'], $after->toArray());
-        foreach ($case['positionAt'] as [$at, $position]) {
-            self::assertSame($position, $after->position($at));
+        foreach ($case['positionAt'] as [$index, $position]) {
+            self::assertSame($position, $after->position($index));
         }
     }
 

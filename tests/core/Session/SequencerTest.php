@@ -60,10 +60,10 @@ final class SequencerTest extends TestCase
         sort($sorted);
         self::assertSame($sorted, $levels);
         $steps = [];
-        for ($at = 1; $at < $count; ++$at) {
+        for ($index = 1; $index < $count; ++$index) {
             $steps[] = EditDistance::builtIn()->distance(
-                $stops[$order->order[$at - 1]]->sequence,
-                $stops[$order->order[$at]]->sequence,
+                $stops[$order->order[$index - 1]]->sequence,
+                $stops[$order->order[$index]]->sequence,
             );
         }
         self::assertSame($steps, $order->steps);

@@ -62,7 +62,7 @@ final class EditDistanceTest extends TestCase
         );
         $this->limitTo(40)
             ->forAll(Generators::vector(40, $short), Generators::choose(0, 39))
-            ->then(static function (array $library, int $at) use ($distance): void {
+            ->then(static function (array $library, int $index) use ($distance): void {
                 // Similar chains are mixed in: one item left out, or at the end of another.
                 foreach (\array_slice($library, 0, 20) as $chain) {
                     \assert($chain instanceof Chain);
@@ -72,7 +72,7 @@ final class EditDistanceTest extends TestCase
                         $library[] = Chain::of($items);
                     }
                 }
-                $asked = $library[$at];
+                $asked = $library[$index];
                 \assert($asked instanceof Chain);
                 $wanted = Sequence::of($asked);
                 $traces = DeletionNeighbourhood::hashes($wanted);

@@ -58,7 +58,7 @@ final class FamilyTest extends TestCase
     private static function parents(array $chains): array
     {
         $rows = array_map(
-            static fn (Chain $chain, int $at): array => [$at + 1, Sequence::of($chain)->text()],
+            static fn (Chain $chain, int $index): array => [$index + 1, Sequence::of($chain)->text()],
             $chains,
             array_keys($chains),
         );

@@ -5,8 +5,8 @@ import { useIsHeadCoach } from "../api/session";
 import { useAdvice } from "../api/useAdvice";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { Loading } from "../ui/Loading";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { useSaveExercises, useSaveReminders } from "./useSaveAdvice";
 import "./advice.css";
 
@@ -28,7 +28,7 @@ export default function AdviceScreen() {
           <Exercises key={`e${advice.data.exercisesVersion}`} advice={advice.data} />
         </div>
       ) : (
-        !advice.isError && <Waiting what="Loading the lists" />
+        !advice.isError && <Loading what="Loading the lists" />
       )}
     </main>
   );

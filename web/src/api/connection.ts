@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from "react";
 
 /** Interval in ms at which an unreachable server is polled. */
-const ASK = 2500;
+const POLL_INTERVAL_MS = 2500;
 
 let reachable = navigator.onLine;
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -27,7 +27,7 @@ async function ask(): Promise<void> {
   } catch {
     // Still unreachable.
   }
-  timer = setTimeout(ask, ASK);
+  timer = setTimeout(ask, POLL_INTERVAL_MS);
 }
 
 /** Called by every request with whether the server answered. While it does not, it is polled until it does. */
@@ -36,7 +36,7 @@ export function noteConnection(answered: boolean): void {
     set(true);
   } else {
     set(false);
-    timer ??= setTimeout(ask, ASK);
+    timer ??= setTimeout(ask, POLL_INTERVAL_MS);
   }
 }
 

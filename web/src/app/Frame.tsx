@@ -6,9 +6,9 @@ import { PAGES } from "../guide/pages";
 import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
 import { NoPage } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
 import { SHORTCUTS, useShortcut } from "../ui/useShortcut";
-import { Waiting } from "../ui/Waiting";
 import { ROLES, showTimesOf } from "../ui/words";
 import { Notices } from "./Notices";
 import { fetchScreens, whenIdle } from "./screens";
@@ -57,7 +57,7 @@ export function Frame() {
   }, [known]);
 
   if (session.isPending) {
-    return <Waiting what="Checking who is here" />;
+    return <Loading what="Checking who is here" />;
   }
   if (session.isError) {
     return (
@@ -130,7 +130,7 @@ export function Frame() {
       <Notices />
       <ScrollRestoration />
       <div id="content">
-        <Suspense fallback={<Waiting />}>
+        <Suspense fallback={<Loading />}>
           <Outlet />
         </Suspense>
       </div>

@@ -1,6 +1,6 @@
 import { Suspense } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
-import { Waiting } from "../ui/Waiting";
+import { Loading } from "../ui/Loading";
 import { Frame } from "./Frame";
 import { ScreenError } from "./ScreenError";
 import { screen } from "./screens";
@@ -116,7 +116,7 @@ const router = createBrowserRouter([
 
 export function Router() {
   return (
-    <Suspense fallback={<Waiting />}>
+    <Suspense fallback={<Loading />}>
       <RouterProvider router={router} />
     </Suspense>
   );

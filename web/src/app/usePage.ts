@@ -2,7 +2,7 @@ import { useEffect, useRef } from "react";
 import { useLocation } from "react-router";
 
 /** Time in ms within which a drawer that closes with its page returns the focus. */
-const RETURNS = 300;
+const FOCUS_RETURN_MS = 300;
 
 const headingNow = () => document.querySelector<HTMLElement>("#root h1");
 
@@ -46,7 +46,7 @@ export function usePage(): void {
         focus(heading);
         // A drawer that closes with its page returns the focus to an element that no longer exists.
         clearTimeout(timer);
-        timer = setTimeout(() => document.activeElement === document.body && focus(headingNow()), RETURNS);
+        timer = setTimeout(() => document.activeElement === document.body && focus(headingNow()), FOCUS_RETURN_MS);
       }
     };
     look();

@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import { onConnection } from "../api/connection";
 
-const ASK = 300_000;
+const POLL_INTERVAL_MS = 300_000;
 const SCRIPT = /\/assets\/index-[^"]+\.js/;
 
 /** Tells whether the server has another version of the screens. */
@@ -25,7 +25,7 @@ export function useOutdated(): boolean {
         void isOutdated().then((is) => is && setOutdated(true));
       }
     };
-    const timer = setInterval(ask, ASK);
+    const timer = setInterval(ask, POLL_INTERVAL_MS);
     const end = onConnection(ask);
     document.addEventListener("visibilitychange", ask);
     return () => {

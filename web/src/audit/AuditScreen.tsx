@@ -5,7 +5,7 @@ import { answered, api } from "../api/client";
 import { keys } from "../api/keys";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
-import { Waiting } from "../ui/Waiting";
+import { Loading } from "../ui/Loading";
 import { dayAndTime } from "../ui/words";
 
 const KINDS = [
@@ -49,7 +49,7 @@ export default function AuditScreen() {
           {log.data ? `${log.data.total} ${log.data.total === 1 ? "entry" : "entries"}` : ""}
         </span>
       </div>
-      {log.isPending && <Waiting what="Loading the audit log" />}
+      {log.isPending && <Loading what="Loading the audit log" />}
       <Failure error={log.error} />
       {log.data && entries.length === 0 && (
         <div className="panel empty">

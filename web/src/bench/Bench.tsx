@@ -7,8 +7,8 @@ import { useCheck } from "../check/useCheck";
 import type { KeyedEdit } from "../combination-line/CombinationLine";
 import { useTranslate } from "../numbering/useTranslation";
 import { hasKeyboard } from "../ui/device";
+import { useDebounced } from "../ui/useDebounced";
 import { useNotice } from "../ui/useNotice";
-import { useSettled } from "../ui/useSettled";
 import { useShortcut } from "../ui/useShortcut";
 import { useStable } from "../ui/useStable";
 import { VerdictMark } from "../ui/VerdictMark";
@@ -35,7 +35,7 @@ import { WhatIsChanged } from "./WhatIsChanged";
 import "./bench.css";
 
 /** Pause in ms after which a half-typed word counts as finished. */
-const PAUSE = 700;
+const PAUSE_MS = 700;
 
 /** Returns the verdict that a screen reader announces when the typing pauses. */
 function spokenVerdict(verdict: Verdict, lengthMs: number): string {
@@ -158,8 +158,8 @@ export function Bench({ id, stored, proposal }: Props) {
   };
 
   // A word is not reported as unreadable while it is being typed.
-  const resting = useSettled(text, PAUSE) === text;
-  const inHand = resting ? null : entry.wordInHand();
+  const resting = useDebounced(text, PAUSE_MS) === text;
+  const inHand = resting ? null : entry.wordBeingTyped();
   const problems = (latest?.problems ?? []).filter(
     (problem) => inHand === null || problem.at + problem.length <= inHand.at || problem.at >= inHand.at + inHand.length,
   );

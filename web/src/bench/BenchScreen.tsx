@@ -3,7 +3,7 @@ import { useNumbering, useNumberings } from "../api/useNumbering";
 import { useCombination } from "../combination/useCombination";
 import { useProposal } from "../review/useReview";
 import { NoPage } from "../ui/Failure";
-import { Waiting } from "../ui/Waiting";
+import { Loading } from "../ui/Loading";
 import { Bench } from "./Bench";
 import { draftOf, draftOfProposal } from "./draft";
 
@@ -18,7 +18,7 @@ export default function BenchScreen() {
   const mine = useNumbering();
   // The bench works without the numberings if they cannot be loaded.
   if ((numberings.isPending && numberings.errorUpdateCount === 0) || (proposalId !== null && proposal.isPending)) {
-    return <Waiting />;
+    return <Loading />;
   }
   if (proposal.data) {
     const place = `proposal-${proposal.data.id}`;
@@ -37,6 +37,6 @@ export default function BenchScreen() {
   return combination.data ? (
     <Bench key={id} id={id} stored={draftOf(combination.data, mine)} proposal={null} />
   ) : (
-    <Waiting what="Loading the combination" />
+    <Loading what="Loading the combination" />
   );
 }

@@ -1,6 +1,6 @@
 import { Button } from "antd";
 import { memo } from "react";
-import { Stops } from "../ui/Stops";
+import { Toolbar } from "../ui/Toolbar";
 import { SHORTCUTS } from "../ui/useShortcut";
 import type { Doing } from "./useSaving";
 
@@ -19,7 +19,7 @@ interface Props {
 /** The buttons beside the entry line: undo, redo, clear, link, and save. */
 export const EntryButtons = memo(function EntryButtons({ history, doing, onClear, isEmpty, onCopy, onSave }: Props) {
   return (
-    <Stops label="With this line" className="bench-buttons">
+    <Toolbar label="With this line" className="bench-buttons">
       <button
         type="button"
         className="quiet"
@@ -51,6 +51,6 @@ export const EntryButtons = memo(function EntryButtons({ history, doing, onClear
       <Button type="primary" onClick={onSave} title={`${SAVE[doing]} (${SHORTCUTS.save.shown})`}>
         {SAVE[doing]}
       </Button>
-    </Stops>
+    </Toolbar>
   );
 });

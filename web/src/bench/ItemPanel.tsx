@@ -1,5 +1,5 @@
 import type { ItemEdit } from "../api/client";
-import { Stops } from "../ui/Stops";
+import { Toolbar } from "../ui/Toolbar";
 import { VERDICTS } from "../ui/words";
 
 interface Props {
@@ -27,7 +27,7 @@ export function ItemPanel({ name, edits, onEdit, onClose }: Props) {
         </button>
       </div>
       {ROWS.map(({ kinds, label }) => (
-        <Stops key={label} label={`${label}: ${name}`} className="item-edits">
+        <Toolbar key={label} label={`${label}: ${name}`} className="item-edits">
           {edits
             ?.filter((edit) => kinds.includes(edit.kind))
             .map((edit) => (
@@ -45,7 +45,7 @@ export function ItemPanel({ name, edits, onEdit, onClose }: Props) {
                 </small>
               </button>
             ))}
-        </Stops>
+        </Toolbar>
       ))}
     </section>
   );

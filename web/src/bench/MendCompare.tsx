@@ -2,8 +2,8 @@ import { Button, Modal } from "antd";
 import type { Check, CheckRequest, Mend } from "../api/client";
 import { useCheck } from "../check/useCheck";
 import { Compare } from "../compare/Compare";
+import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
-import { Waiting } from "../ui/Waiting";
 
 interface Props {
   check: Check | undefined;
@@ -39,7 +39,7 @@ export function MendCompare({ check, mend, request, onMend, onClose }: Props) {
           second={{ title: "Mended", check: mended.readable, stance: request.stance ?? "orthodox" }}
         />
       ) : (
-        <Waiting what="Checking the mend" />
+        <Loading what="Checking the mend" />
       )}
     </Modal>
   );

@@ -1,10 +1,10 @@
 import { memo, useState } from "react";
 import type { Continuations } from "../api/client";
 import { Segmented } from "../ui/Segmented";
-import { Stops } from "../ui/Stops";
+import { Toolbar } from "../ui/Toolbar";
 import { LIMBS } from "../ui/words";
 
-const SHOWN = 40;
+const MAX_SHOWN = 40;
 const FILTERS = [
   { value: "", label: "All" },
   ...LIMBS.map((limb) => ({ ...limb, value: limb.value as string })),
@@ -28,7 +28,7 @@ export const NextStrip = memo(function NextStrip({ next, within, old, onPress }:
     .filter((one) =>
       filter === "" ? one.kind === "strike" : filter === "move" ? one.kind === "move" : one.limb === filter,
     )
-    .slice(0, SHOWN);
+    .slice(0, MAX_SHOWN);
   const reason = shown.find((one) => one.text === pointed)?.reason;
   return (
     <section className="panel next" aria-label="What can follow">
@@ -39,7 +39,7 @@ export const NextStrip = memo(function NextStrip({ next, within, old, onPress }:
           {reason ?? (within ? "After the item at the cursor, soonest first." : "After the last item, soonest first.")}
         </span>
       </div>
-      <Stops label="What can follow" className={old ? "next-list next-old" : "next-list"}>
+      <Toolbar label="What can follow" className={old ? "next-list next-old" : "next-list"}>
         {shown.map((one) => (
           <button
             key={one.text}
@@ -59,7 +59,7 @@ export const NextStrip = memo(function NextStrip({ next, within, old, onPress }:
             {one.text} <small>{one.waitMs === 0 ? "no wait" : `+${one.waitMs}`}</small>
           </button>
         ))}
-      </Stops>
+      </Toolbar>
     </section>
   );
 });

@@ -4,7 +4,7 @@ import { useNumberings } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
 import { Glyph } from "../combination-line/Glyph";
 import { Segmented } from "../ui/Segmented";
-import { Stops } from "../ui/Stops";
+import { Toolbar } from "../ui/Toolbar";
 
 type Number_ = Numberings["numberings"][number]["numbers"][number];
 
@@ -78,7 +78,7 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
           />
         )}
       </div>
-      <Stops label="Signs, and taking back" className="pad-signs">
+      <Toolbar label="Signs, and taking back" className="pad-signs">
         {SIGNS.map(({ sign, name, does }) => (
           <button key={name} type="button" className="key key-sign" onClick={() => onPress(sign)} title={does}>
             <b aria-hidden="true">{sign}</b>
@@ -102,8 +102,8 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
           <b aria-hidden="true">↶</b>
           <small>undo</small>
         </button>
-      </Stops>
-      <Stops label="Strikes and moves" className="pad-keys">
+      </Toolbar>
+      <Toolbar label="Strikes and moves" className="pad-keys">
         {striking && numbers.length === 0 && (
           <p className="small">
             {chosen?.name} has no numbers for these; write them in words, such as “rear low kick”.
@@ -130,7 +130,7 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
               <small>{move.words}</small>
             </button>
           ))}
-      </Stops>
+      </Toolbar>
     </section>
   );
 });

@@ -2,7 +2,7 @@ import { act, renderHook } from "@testing-library/react";
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { checked } from "../testing/core";
-import { lastPiece, useEntry, wordInHand, written } from "./useEntry";
+import { lastPiece, useEntry, wordBeingTyped, written } from "./useEntry";
 
 const items = fc.array(fc.constantFrom("1", "2", "3b", "slip-lead", "14l", "/"), { minLength: 1, maxLength: 10 });
 
@@ -42,12 +42,12 @@ test("places are counted in characters, also behind a wide one", () => {
 });
 
 test("the word in hand is what stands before the cursor without a blank", () => {
-  expect(wordInHand("1 cro", 5)).toEqual({ at: 2, length: 3 });
-  expect(wordInHand("🥊 cro", 5)).toEqual({ at: 2, length: 3 });
-  expect(wordInHand("1 cro 2", 4)).toEqual({ at: 2, length: 2 });
-  expect(wordInHand("1 cro ", 6)).toBeNull();
-  expect(wordInHand("1 (cro,", 7)).toBeNull();
-  expect(wordInHand("", 0)).toBeNull();
+  expect(wordBeingTyped("1 cro", 5)).toEqual({ at: 2, length: 3 });
+  expect(wordBeingTyped("🥊 cro", 5)).toEqual({ at: 2, length: 3 });
+  expect(wordBeingTyped("1 cro 2", 4)).toEqual({ at: 2, length: 2 });
+  expect(wordBeingTyped("1 cro ", 6)).toBeNull();
+  expect(wordBeingTyped("1 (cro,", 7)).toBeNull();
+  expect(wordBeingTyped("", 0)).toBeNull();
 });
 
 test("before the check has answered, what stands last is taken away whole: a word, a feint, a sign", () => {

@@ -27,7 +27,7 @@ export function written(text: string, at: number, what: string): { text: string;
 }
 
 /** Returns the word at the cursor, unless a blank ends it. */
-export function wordInHand(text: string, caret: number): Place | null {
+export function wordBeingTyped(text: string, caret: number): Place | null {
   const before = Array.from(text).slice(0, caret);
   const from = before.findLastIndex((character) => /[\s,;()[\]+/]/.test(character)) + 1;
   return from === before.length ? null : { at: from, length: before.length - from };
@@ -68,7 +68,7 @@ export function useEntry({ text, items, onChange }: Line) {
     /** The position of the cursor, in characters. */
     caret: useStable(() => Math.min(caret.current, Array.from(text).length)),
     /** The word being typed, which may be unfinished; null after a button was pressed. */
-    wordInHand: useStable(() => (typing.current ? wordInHand(text, caret.current) : null)),
+    wordBeingTyped: useStable(() => (typing.current ? wordBeingTyped(text, caret.current) : null)),
     release: useStable(() => setSelected(null)),
     select: useStable((at: number | null) => {
       setSelected(at);
@@ -119,7 +119,7 @@ export function useEntry({ text, items, onChange }: Line) {
     }),
     /** Turns the strike before the cursor into a feint. */
     feint: useStable(() => {
-      const item = before() ?? wordInHand(text, caret.current);
+      const item = before() ?? wordBeingTyped(text, caret.current);
       if (item) {
         const word = Array.from(text)
           .slice(item.at, item.at + item.length)

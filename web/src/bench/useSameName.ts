@@ -1,10 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { answered, api, type CombinationRow } from "../api/client";
 import { keys } from "../api/keys";
-import { useSettled } from "../ui/useSettled";
+import { useDebounced } from "../ui/useDebounced";
 
 /** Pause in ms after the last key before the server is asked. */
-const PAUSE = 250;
+const PAUSE_MS = 250;
 
 /**
  * The combination in use with the same name.
@@ -12,7 +12,7 @@ const PAUSE = 250;
  * @param except the one that is being changed
  */
 export function useSameName(name: string, except: number | null): CombinationRow | undefined {
-  const wanted = useSettled(name.trim().toLowerCase(), PAUSE);
+  const wanted = useDebounced(name.trim().toLowerCase(), PAUSE_MS);
   const query = { q: `"${wanted.replaceAll('"', " ")}"`, size: 100 };
   const found = useQuery({
     queryKey: keys.combinationPage(query),

@@ -6,7 +6,7 @@ import { MovingMark } from "../combination-line/MovingMark";
 import { PlayBar } from "../play/PlayBar";
 import { usePlay } from "../play/usePlay";
 import { NoPage } from "../ui/Failure";
-import { Waiting } from "../ui/Waiting";
+import { Loading } from "../ui/Loading";
 import { useAthleteCard } from "./useCards";
 import "./cards.css";
 
@@ -14,7 +14,7 @@ import "./cards.css";
 export default function AthleteCardScreen() {
   const card = useAthleteCard(useParams().key ?? "");
   if (card.isPending) {
-    return <Waiting what="Loading the card" />;
+    return <Loading what="Loading the card" />;
   }
   if (card.isError) {
     return <NoPage title="This card cannot be shown" error={card.error} />;

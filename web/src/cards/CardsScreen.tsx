@@ -2,11 +2,11 @@ import { App, Button } from "antd";
 import { Link, useSearchParams } from "react-router";
 import type { Card } from "../api/client";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { LogNav } from "../ui/LogNav";
 import { layers } from "../ui/layers";
 import { QrCode } from "../ui/QrCode";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { day } from "../ui/words";
 import { cardAddress, useCards, useRevokeCard } from "./useCards";
 import "./cards.css";
@@ -25,7 +25,7 @@ export default function CardsScreen() {
         combinations in the <Link to="/library">library</Link>, then “Card for athletes”.
       </p>
       <Failure error={cards.error} onRetry={() => cards.refetch()} />
-      {cards.isPending && <Waiting what="Loading the cards" />}
+      {cards.isPending && <Loading what="Loading the cards" />}
       {cards.data?.length === 0 && (
         <div className="panel empty">
           <h2>No card yet</h2>

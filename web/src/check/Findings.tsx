@@ -1,6 +1,6 @@
 import { memo } from "react";
 import type { Check, Finding, Mend, Mends } from "../api/client";
-import { Stops } from "../ui/Stops";
+import { Toolbar } from "../ui/Toolbar";
 import { VerdictMark } from "../ui/VerdictMark";
 import { SEVERITIES, seconds } from "../ui/words";
 import { MendList } from "./MendList";
@@ -41,7 +41,7 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
       </header>
       {check.summary && <p className="summary">{check.summary}</p>}
       {waits.length > 0 && (
-        <Stops label="Waits" className="waits">
+        <Toolbar label="Waits" className="waits">
           {waits.map((link) => (
             <div key={link.to} className={`finding finding-${link.verdict}`}>
               <button type="button" aria-pressed={selected === link.to} onClick={() => onSelect(link.to)}>
@@ -52,7 +52,7 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
               </button>
             </div>
           ))}
-        </Stops>
+        </Toolbar>
       )}
       <ul>
         {mends && mends.mends.length > 0 && (

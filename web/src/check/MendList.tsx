@@ -4,7 +4,7 @@ import { seconds, VERDICTS } from "../ui/words";
 import "./check.css";
 
 /** Number of mends shown at first. */
-const AT_FIRST = 3;
+const SHOWN_AT_FIRST = 3;
 
 interface Props {
   mends: Mend[];
@@ -21,7 +21,7 @@ interface Props {
 /** Lists mends with their action and the duration before and after. */
 export function MendList({ mends, lengthMs, complete = true, name, onMend, onCompare }: Props) {
   const [all, setAll] = useState(false);
-  const shown = all ? mends : mends.slice(0, AT_FIRST);
+  const shown = all ? mends : mends.slice(0, SHOWN_AT_FIRST);
   return (
     <ul className="mends" aria-label={name}>
       {shown.map((mend) => (

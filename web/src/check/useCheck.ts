@@ -2,13 +2,13 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import type { Check, CheckRequest } from "../api/client";
 import { useReachable } from "../api/connection";
-import { useSettled } from "../ui/useSettled";
+import { useDebounced } from "../ui/useDebounced";
 import { type CheckAnswer, checkOf } from "./checkOf";
 
 /** Keys within this time in ms, as from a paste or the pad, make one request. */
-const PAUSE = 20;
+const PAUSE_MS = 20;
 /** Time in ms after which an answer is late, and the shown result is marked as outdated. */
-const LATE = 600;
+const LATE_MS = 600;
 
 export interface Checked {
   /** The answer for the current line, or for an earlier one until it arrives. */
@@ -33,7 +33,7 @@ const NONE: Checked["parts"] = {};
  */
 export function useCheck(request: CheckRequest, caret?: () => number): Checked {
   const key = JSON.stringify(request);
-  const asked = useSettled(key, PAUSE);
+  const asked = useDebounced(key, PAUSE_MS);
   const readable = useRef<Check | undefined>(undefined);
 
   const question = JSON.parse(asked) as CheckRequest;
@@ -48,7 +48,7 @@ export function useCheck(request: CheckRequest, caret?: () => number): Checked {
   const [late, setLate] = useState(false);
   useEffect(() => {
     setLate(false);
-    const timer = current || empty ? undefined : setTimeout(() => setLate(true), LATE);
+    const timer = current || empty ? undefined : setTimeout(() => setLate(true), LATE_MS);
     return () => clearTimeout(timer);
   }, [current, empty]);
   const error = empty ? null : (query.error ?? query.failureReason);

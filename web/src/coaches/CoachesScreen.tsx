@@ -4,10 +4,10 @@ import type { Coach } from "../api/client";
 import { useSession } from "../api/session";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
 import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { day, dayAndTime, ROLES } from "../ui/words";
 import { useChangeCoach, useCoaches, useInvitations, useMakeLink, useWithdraw } from "./useCoaches";
 
@@ -76,7 +76,7 @@ export default function CoachesScreen() {
         </p>
       )}
       <OpenLinks />
-      {coaches.isPending && <Waiting what="Loading the coaches" />}
+      {coaches.isPending && <Loading what="Loading the coaches" />}
       <Failure error={coaches.error} />
       {coaches.data && (
         <div className="panel plain-scroll">

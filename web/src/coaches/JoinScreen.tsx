@@ -6,7 +6,7 @@ import { answered, api } from "../api/client";
 import { keys } from "../api/keys";
 import { useSession } from "../api/session";
 import { Failure, NoPage } from "../ui/Failure";
-import { Waiting } from "../ui/Waiting";
+import { Loading } from "../ui/Loading";
 import { PASSWORD_RULE, ROLES } from "../ui/words";
 import "../ui/gym.css";
 
@@ -41,7 +41,7 @@ export default function JoinScreen() {
   };
   const failure = session.error ?? look.error;
   if (!failure && look.isPending) {
-    return <Waiting what="Checking the link" />;
+    return <Loading what="Checking the link" />;
   }
   if (failure || !look.data) {
     return (

@@ -1,5 +1,5 @@
 import type { Check, Stance } from "../api/client";
-import { Stops } from "../ui/Stops";
+import { Toolbar } from "../ui/Toolbar";
 import { beforeContact } from "./sentences";
 
 interface Props {
@@ -14,7 +14,7 @@ interface Props {
 /** Both stances in words with left and right; what each strike reaches is marked where it happens. */
 export function StanceWords({ stances, shownStance, onShownStance, selected, onSelect }: Props) {
   return (
-    <Stops label="Left and right in both stances" className="stance-words">
+    <Toolbar label="Left and right in both stances" className="stance-words">
       {(["orthodox", "southpaw"] as const).map((stance) => {
         const other = stances[stance === "orthodox" ? "southpaw" : "orthodox"];
         return (
@@ -55,6 +55,6 @@ export function StanceWords({ stances, shownStance, onShownStance, selected, onS
           </div>
         );
       })}
-    </Stops>
+    </Toolbar>
   );
 }

@@ -13,14 +13,14 @@ import { AlreadyThere } from "../family/AlreadyThere";
 import { FamilyTree } from "../family/FamilyTree";
 import { useFamily } from "../family/useFamily";
 import { useProposals, usePropose } from "../review/useReview";
+import { ExportMenu } from "../ui/ExportMenu";
 import { NoPage } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import type { Fresh } from "../ui/newCombination";
 import { Segmented } from "../ui/Segmented";
-import { TakeOut } from "../ui/TakeOut";
 import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
-import { Waiting } from "../ui/Waiting";
 import { day, dayAndTime, LEVELS, RULES, STANCES } from "../ui/words";
 import "../ui/gym.css";
 import { History } from "./History";
@@ -38,7 +38,7 @@ export default function CombinationScreen() {
       </NoPage>
     );
   }
-  return combination.data ? <Page combination={combination.data} /> : <Waiting what="Loading the combination" />;
+  return combination.data ? <Page combination={combination.data} /> : <Loading what="Loading the combination" />;
 }
 
 function Page({ combination }: { combination: Combination }) {
@@ -103,8 +103,8 @@ function Page({ combination }: { combination: Combination }) {
         <VerdictMark verdict={combination.verdict} />
         <span className="page-actions">
           <Button onClick={() => notice.copy(window.location.href, "The link is copied.")}>Copy link</Button>
-          <TakeOut
-            ways={[
+          <ExportMenu
+            items={[
               { label: "Card to print (PDF)", to: `/api/combinations/${combination.id}/card.pdf` },
               { label: "Line as a picture (SVG)", to: `/api/combinations/${combination.id}/line.svg` },
             ]}

@@ -2,10 +2,10 @@ import { Link } from "react-router";
 import type { Combination, Version } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
 import { compareAddress } from "../compare/address";
-import { Became } from "../compare/Became";
+import { ChainDiff } from "../compare/ChainDiff";
 import { useNotice } from "../ui/useNotice";
 import { dayAndTime } from "../ui/words";
-import { useBringBack, useVersions } from "./useCombination";
+import { useRestoreVersion, useVersions } from "./useCombination";
 import "./combination.css";
 
 const CHANGES: Record<Version["change"], string> = {
@@ -30,7 +30,7 @@ const FIELDS = {
 export function History({ combination }: { combination: Combination }) {
   const versions = useVersions(combination.id, combination.version).data?.versions ?? [];
   const head = useIsHeadCoach();
-  const bringBack = useBringBack(combination.id);
+  const bringBack = useRestoreVersion(combination.id);
   const notice = useNotice();
   return (
     <section className="panel history" aria-label="History">
@@ -110,7 +110,7 @@ function Difference({ now, before }: { now: Version; before: Version | undefined
           {at > 0 && "; "}
           {FIELDS[field]}{" "}
           {field === "note" ? null : field === "notation" ? (
-            <Became before={before.text} after={now.text} />
+            <ChainDiff before={before.text} after={now.text} />
           ) : (
             <>
               <del>{shown(before, field)}</del> → <b>{shown(now, field)}</b>

@@ -41,7 +41,7 @@ export function useSave(id: number | null) {
 }
 
 /** Restores an earlier version as the newest. */
-export function useBringBack(id: number) {
+export function useRestoreVersion(id: number) {
   const remember = useRemember();
   return useMutation({
     mutationFn: ({ version, back }: { version: number; back: number }) =>

@@ -3,8 +3,8 @@ import type { Rules, Stance } from "../api/client";
 import { useNumbering } from "../api/useNumbering";
 import { useCheck } from "../check/useCheck";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { Trail } from "../ui/Trail";
-import { Waiting } from "../ui/Waiting";
 import { Compare } from "./Compare";
 
 export default function CompareScreen() {
@@ -59,7 +59,7 @@ export default function CompareScreen() {
           </p>
         </section>
       ) : error || problem || isEmpty ? null : (
-        <Waiting what="Checking both" />
+        <Loading what="Checking both" />
       )}
     </main>
   );

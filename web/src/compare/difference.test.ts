@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import type { Item } from "../api/client";
 import { chains, item } from "../testing/chains";
-import { became, difference, moreOf } from "./difference";
+import { difference, moreOf, wordDiff } from "./difference";
 
 const words = (chain: Item[]) => chain.map((one) => one.words);
 const without = (chain: Item[], places: Set<number>) => words(chain.filter((_, at) => !places.has(at)));
@@ -57,8 +57,8 @@ test("a slip put in between is the only mark", () => {
   expect(difference(before, after)).toEqual([new Set(), new Set([2])]);
 });
 
-test("a chain that became another shows what came and what went, and gives both back", () => {
-  expect(became(["1", "2", "2"], ["1", "2", "slip-rear", "2"])).toEqual([
+test("a chain that wordDiff another shows what came and what went, and gives both back", () => {
+  expect(wordDiff(["1", "2", "2"], ["1", "2", "slip-rear", "2"])).toEqual([
     { text: "1", kind: "same" },
     { text: "2", kind: "same" },
     { text: "slip-rear", kind: "new" },
@@ -67,7 +67,7 @@ test("a chain that became another shows what came and what went, and gives both 
   const words = fc.array(fc.constantFrom("1", "2", "3b", "exit", "slip-lead"), { maxLength: 8 });
   fc.assert(
     fc.property(words, words, (before, after) => {
-      const all = became(before, after);
+      const all = wordDiff(before, after);
       expect(all.filter(({ kind }) => kind !== "new").map(({ text }) => text)).toEqual(before);
       expect(all.filter(({ kind }) => kind !== "gone").map(({ text }) => text)).toEqual(after);
     }),

@@ -31,8 +31,8 @@ export function difference(a: Item[], b: Item[]): [Set<number>, Set<number>] {
   return [onlyA, onlyB];
 }
 
-/** Returns how one list of words became another: kept, removed and added words, in order. */
-export function became(before: string[], after: string[]): { text: string; kind: "same" | "gone" | "new" }[] {
+/** Returns how one list of words wordDiff another: kept, removed and added words, in order. */
+export function wordDiff(before: string[], after: string[]): { text: string; kind: "same" | "gone" | "new" }[] {
   const wrap = (words: string[]) => words.map((word) => ({ words: word })) as Item[];
   const [gone, come] = difference(wrap(before), wrap(after));
   const all: { text: string; kind: "same" | "gone" | "new" }[] = [];

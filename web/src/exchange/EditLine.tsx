@@ -5,10 +5,10 @@ import { answered, api, type NumberingId, type Stance } from "../api/client";
 import { keys } from "../api/keys";
 import { replaceCharacters } from "../ui/characters";
 import { Failure } from "../ui/Failure";
-import { useSettled } from "../ui/useSettled";
+import { useDebounced } from "../ui/useDebounced";
 
 /** Pause in ms after the last key before the text is read. */
-const PAUSE = 200;
+const PAUSE_MS = 200;
 
 interface Props {
   name: string;
@@ -25,7 +25,7 @@ interface Props {
 export function EditLine({ name, chain, numbering, stance, saving, error, onSave, onClose }: Props) {
   const [text, setText] = useState(chain);
   const [called, setCalled] = useState(name);
-  const settled = useSettled(text, PAUSE);
+  const settled = useDebounced(text, PAUSE_MS);
   const body = { text: settled, numbering, stance };
   const read = useQuery({
     queryKey: keys.check(JSON.stringify(body)),

@@ -11,7 +11,7 @@ export const RELATIONS: Record<Match["relation"], string> = {
   contains: "is part of it",
   alike: "much like it",
 };
-const SHOWN = 5;
+const MAX_SHOWN = 5;
 
 /** Lists similar combinations, each with its relation to this one. */
 export function AlreadyThere({
@@ -29,7 +29,7 @@ export function AlreadyThere({
   const close = matches.filter((match) => match.relation === "same" || match.relation === "mirror");
   const shown = [...close, ...matches.filter((match) => !close.includes(match))].slice(
     0,
-    Math.max(SHOWN, close.length),
+    Math.max(MAX_SHOWN, close.length),
   );
   return (
     <section className="panel block similar" aria-label={title}>

@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { Trail } from "../ui/Trail";
-import { Waiting } from "../ui/Waiting";
 import { useFamilyOverview } from "./useFamily";
 import "../ui/gym.css";
 import "./family.css";
@@ -16,7 +16,7 @@ export default function FamilyScreen() {
       <p className="small">
         A combination grew from the longest other one that is its beginning. Open one to walk its tree.
       </p>
-      {overview.isPending && <Waiting what="Comparing the library" />}
+      {overview.isPending && <Loading what="Comparing the library" />}
       <Failure error={overview.error} />
       {overview.data && (
         <div className="columns">

@@ -7,8 +7,8 @@ interface Node {
   children: Node[];
 }
 
-const DEEPEST = 3;
-const WIDEST = 8;
+const MAX_DEPTH = 3;
+const MAX_WIDTH = 8;
 
 function grow(id: number, all: FamilyOfOne["descendants"]): Node[] {
   return all.filter((one) => one.parent === id).map((one) => ({ one, children: grow(one.id, all) }));
@@ -59,7 +59,7 @@ export function FamilyTree({ self, family }: { self: Relative; family: FamilyOfO
 }
 
 function Branch({ nodes, self, before, depth }: { nodes: Node[]; self: Relative; before: string; depth: number }) {
-  const shown = nodes.slice(0, WIDEST);
+  const shown = nodes.slice(0, MAX_WIDTH);
   return (
     <ul className="branch">
       {shown.map(({ one, children }) => (
@@ -69,7 +69,7 @@ function Branch({ nodes, self, before, depth }: { nodes: Node[]; self: Relative;
             <small>{one.name}</small>
           </Link>
           {children.length > 0 &&
-            (depth < DEEPEST ? (
+            (depth < MAX_DEPTH ? (
               <Branch nodes={children} self={self} before={one.text} depth={depth + 1} />
             ) : (
               <small className="branch-more">

@@ -3,8 +3,8 @@ import { useSearchParams } from "react-router";
 import { useNumbering } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { Segmented } from "../ui/Segmented";
-import { Waiting } from "../ui/Waiting";
 import { GROUPS, LIMBS, RULES, SEVERITIES, STANCES } from "../ui/words";
 import { criteriaOf } from "./criteria";
 import { Results } from "./Results";
@@ -131,7 +131,7 @@ export default function GenerateScreen() {
         ) : generation.data ? (
           <Results generation={generation.data} criteria={criteria} old={generation.isPlaceholderData} onPut={put} />
         ) : (
-          <Waiting what="Making chains" />
+          <Loading what="Making chains" />
         )}
       </section>
     </main>

@@ -6,7 +6,7 @@ import { useNumberings } from "../api/useNumbering";
 import { useChooseNumbering } from "../numbering/useChooseNumbering";
 import { useTranslation } from "../numbering/useTranslation";
 import { Failure } from "../ui/Failure";
-import { useSettled } from "../ui/useSettled";
+import { useDebounced } from "../ui/useDebounced";
 
 /** Pause in ms after the last key before the line is translated. */
 const PAUSE_MS = 250;
@@ -17,7 +17,7 @@ export function NumberingChoice() {
   const numberings = useNumberings();
   const choose = useChooseNumbering("gym");
   const [typed, setTyped] = useState(EXAMPLE);
-  const line = useSettled(typed, PAUSE_MS);
+  const line = useDebounced(typed, PAUSE_MS);
   const ofGym = numberings.data?.ofGym;
   return (
     <>

@@ -5,8 +5,8 @@ import type { Gym } from "../api/client";
 import { useGym } from "../api/useGym";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { Loading } from "../ui/Loading";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { GymFields } from "./GymFields";
 import "./settings.css";
 import { TrainingFields, UNDECIDED } from "./TrainingFields";
@@ -20,7 +20,7 @@ export default function SettingsScreen() {
       <GymNav />
       <h1>Settings</h1>
       <Failure error={gym.error} onRetry={gym.refetch} />
-      {gym.data ? <Settings key={gym.data.version} gym={gym.data} /> : gym.isPending && <Waiting />}
+      {gym.data ? <Settings key={gym.data.version} gym={gym.data} /> : gym.isPending && <Loading />}
     </main>
   );
 }

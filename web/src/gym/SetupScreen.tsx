@@ -5,7 +5,7 @@ import type { Gym, SetupRequest, Training } from "../api/client";
 import { useCourses } from "../api/useCourses";
 import { useGym } from "../api/useGym";
 import { Failure } from "../ui/Failure";
-import { Waiting } from "../ui/Waiting";
+import { Loading } from "../ui/Loading";
 import { BeginLibrary } from "./BeginLibrary";
 import { GymFields } from "./GymFields";
 import { NumberingChoice } from "./NumberingChoice";
@@ -30,7 +30,7 @@ export default function SetupScreen() {
   return (
     <main className="page setup">
       <Failure error={gym.error} onRetry={gym.refetch} />
-      {gym.data ? <Setup gym={gym.data} /> : gym.isPending && <Waiting />}
+      {gym.data ? <Setup gym={gym.data} /> : gym.isPending && <Loading />}
     </main>
   );
 }

@@ -2,9 +2,9 @@ import { Alert, App, Button } from "antd";
 import type { Status } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { day, dayAndTime } from "../ui/words";
 import { RestoredCopy } from "./RestoredCopy";
 import "./settings.css";
@@ -43,7 +43,7 @@ export default function StatusScreen() {
       <GymNav />
       <h1>Status</h1>
       <Failure error={status.error} onRetry={status.refetch} />
-      {status.data ? <Shown status={status.data} /> : status.isPending && <Waiting what="Loading the status" />}
+      {status.data ? <Shown status={status.data} /> : status.isPending && <Loading what="Loading the status" />}
     </main>
   );
 }

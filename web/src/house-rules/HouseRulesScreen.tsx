@@ -7,10 +7,10 @@ import { keys } from "../api/keys";
 import { useIsHeadCoach } from "../api/session";
 import { Failure, NoPage } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { Loading } from "../ui/Loading";
 import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
-import { Waiting } from "../ui/Waiting";
 import { Numbers } from "./Numbers";
 import { RulesPart } from "./RulesPart";
 import { type Draft, keep, pick, recall } from "./rulesDraft";
@@ -32,7 +32,7 @@ export default function HouseRulesScreen() {
     return <NoPage title="House rules" error={rules.error} />;
   }
   if (!rules.data) {
-    return <Waiting what="Loading the house rules" />;
+    return <Loading what="Loading the house rules" />;
   }
   const sets = rules.data.sets;
   const set = sets.find((one) => one.id === address.get("set")) ?? (sets[0] as RuleSet);

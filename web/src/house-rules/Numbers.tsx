@@ -1,7 +1,7 @@
 import { Button, InputNumber, Select } from "antd";
 import type { Effects, Model, Rules } from "../api/client";
 import { Failure } from "../ui/Failure";
-import { Waiting } from "../ui/Waiting";
+import { Loading } from "../ui/Loading";
 import { effectOf, shown } from "./numbers";
 import { useEffects, useModel } from "./useHouseRules";
 
@@ -31,7 +31,7 @@ export function Numbers({ set, calibration, of, mayEdit, onOf, onChange }: Props
     return <Failure error={model.error} />;
   }
   if (!group) {
-    return <Waiting what="Loading the numbers" />;
+    return <Loading what="Loading the numbers" />;
   }
   const own = (one: Model["groups"][number]) => one.values.filter((value) => value.key in calibration).length;
   const give = (key: string, value: number, asItCame: number) => {

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type RulePreview, type Rules, type RulesRequest } from "../api/client";
 import { keys } from "../api/keys";
-import { useSettled } from "../ui/useSettled";
+import { useDebounced } from "../ui/useDebounced";
 
 export function useHouseRules() {
   return useQuery({
@@ -21,7 +21,7 @@ export function useModel() {
 
 /** The effects of moving each of these numbers from the gym's current values. */
 export function useEffects(set: Rules, numbers: string[], calibration: Record<string, number>, wanted: boolean) {
-  const asked = useSettled(JSON.stringify({ keys: numbers, calibration }), 400);
+  const asked = useDebounced(JSON.stringify({ keys: numbers, calibration }), 400);
   const body = JSON.parse(asked) as { keys: string[]; calibration: Record<string, number> };
   return useQuery({
     queryKey: keys.effects(set, asked),

@@ -2,11 +2,11 @@ import { Select } from "antd";
 import { useState } from "react";
 import { type CombinationRow, isAway } from "../api/client";
 import { useReachable } from "../api/connection";
-import { useSettled } from "../ui/useSettled";
+import { useDebounced } from "../ui/useDebounced";
 import { type Filters, useLibrary } from "./useLibrary";
 
 /** Number of rows offered at a time. */
-const OFFERED = 20;
+const MAX_OFFERED = 20;
 
 interface Props {
   label: string;
@@ -32,8 +32,8 @@ export function CombinationPick({
   onChoose,
 }: Props) {
   const [typed, setTyped] = useState("");
-  const q = useSettled(typed, 250);
-  const found = useLibrary({ q, size: OFFERED, ...(q === "" ? first : { closest: true }) });
+  const q = useDebounced(typed, 250);
+  const found = useLibrary({ q, size: MAX_OFFERED, ...(q === "" ? first : { closest: true }) });
   const reachable = useReachable();
   // An outdated list offers nothing, so that Enter cannot select something unintended.
   const isOld = typed !== q || found.isPlaceholderData || found.isPending;

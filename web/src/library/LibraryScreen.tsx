@@ -4,14 +4,14 @@ import { Link, useNavigate, useSearchParams } from "react-router";
 import type { CombinationPage, CombinationRow } from "../api/client";
 import { useReachable } from "../api/connection";
 import { useVocabulary } from "../api/useVocabulary";
+import { ExportMenu } from "../ui/ExportMenu";
 import { Failure } from "../ui/Failure";
 import { FirstVisit } from "../ui/FirstVisit";
+import { Loading } from "../ui/Loading";
 import { FRESH } from "../ui/newCombination";
-import { TakeOut } from "../ui/TakeOut";
-import { useSettled } from "../ui/useSettled";
+import { useDebounced } from "../ui/useDebounced";
 import { useShortcut } from "../ui/useShortcut";
-import { Waiting } from "../ui/Waiting";
-import { FILTERS, filtersOf, SIZE, sortedBy, valuesOf, waysOut, withoutClause } from "./filters";
+import { exportsOf, FILTERS, filtersOf, PAGE_SIZE, sortedBy, valuesOf, withoutClause } from "./filters";
 import { LibraryTable } from "./LibraryTable";
 import { NothingFound } from "./NothingFound";
 import { NotUnderstood } from "./NotUnderstood";
@@ -24,7 +24,7 @@ import "./library.css";
 const BulkBar = lazy(() => import("./BulkBar").then(({ BulkBar }) => ({ default: BulkBar })));
 
 /** Pause in ms after the last key before a search is sent. */
-const PAUSE = 180;
+const PAUSE_MS = 180;
 
 /** The gym's combinations, with search and filters. */
 export default function LibraryScreen() {
@@ -49,7 +49,7 @@ export default function LibraryScreen() {
     setAddress(next, { replace: true, preventScrollReset: true });
   };
 
-  const settled = useSettled(typed, PAUSE);
+  const settled = useDebounced(typed, PAUSE_MS);
   // biome-ignore lint/correctness/useExhaustiveDependencies: only what is typed starts the clock
   useEffect(() => {
     if (settled !== (latest.current.get("q") ?? "")) {
@@ -89,7 +89,7 @@ export default function LibraryScreen() {
         <span className="new-item library-out">
           <Link to="/near-duplicates">Near duplicates</Link>
           <Link to="/family">Families</Link>
-          <TakeOut ways={waysOut(filters, data?.total ?? 0, data?.search.problems.length === 0, paper, view)} />
+          <ExportMenu items={exportsOf(filters, data?.total ?? 0, data?.search.problems.length === 0, paper, view)} />
           <Button type="primary" onClick={() => navigate("/bench", { state: FRESH })}>
             New combination
           </Button>
@@ -140,7 +140,7 @@ export default function LibraryScreen() {
         {data && filters.q && <Understood search={data.search} />}
         <SearchHelp onTry={(text) => setTyped((now) => (now.trim() === "" ? text : `${now.trim()}, ${text}`))} />
       </div>
-      {library.isPending && <Waiting what="Loading the library" />}
+      {library.isPending && <Loading what="Loading the library" />}
       <Failure error={library.error} onRetry={library.refetch} />
       {data?.search.problems[0] && (
         <NotUnderstood problem={data.search.problems[0]} typed={typed} onType={setTyped} onClear={clear} />
@@ -186,11 +186,11 @@ export default function LibraryScreen() {
           />
         </Suspense>
       )}
-      {data && data.total > SIZE && (
+      {data && data.total > PAGE_SIZE && (
         <Pagination
           className="pages"
           current={filters.page}
-          pageSize={SIZE}
+          pageSize={PAGE_SIZE}
           total={data.total}
           showSizeChanger={false}
           onChange={(page) =>

@@ -4,10 +4,10 @@ import type { CombinationRow } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
-import { Waiting } from "../ui/Waiting";
 import { type Pair, useBulk, useMerge, useNearDuplicates } from "./useLibrary";
 import "./library.css";
 
@@ -23,7 +23,7 @@ export default function NearDuplicatesScreen() {
         Chains that differ by one item, by a target or by effort alone. Merging keeps one of the two, with the themes
         and the note of both; the other is archived and can be restored.
       </p>
-      {found.isPending && <Waiting what="Comparing the library" />}
+      {found.isPending && <Loading what="Comparing the library" />}
       <Failure error={found.error} onRetry={found.refetch} />
       {found.data && pairs.length === 0 && (
         <div className="panel empty">

@@ -5,8 +5,8 @@ import { useIsHeadCoach } from "../api/session";
 import { useThemes } from "../api/useThemes";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { Loading } from "../ui/Loading";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { useRenameTheme } from "./useLibrary";
 import "../ui/gym.css";
 import "./library.css";
@@ -26,7 +26,7 @@ export default function ThemesScreen() {
           ? "A theme that gets the name of another becomes one with it. Every combination that had it gets a new version."
           : "The head coach renames and merges themes."}
       </p>
-      {themes.isPending && <Waiting what="Loading the themes" />}
+      {themes.isPending && <Loading what="Loading the themes" />}
       <Failure error={themes.error} onRetry={themes.refetch} />
       {themes.data && rows.length === 0 && (
         <div className="panel empty">

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { filtersOf, sortedBy, valuesOf, waysOut, withoutClause } from "./filters";
+import { exportsOf, filtersOf, sortedBy, valuesOf, withoutClause } from "./filters";
 
 const of = (address: string) => filtersOf(new URLSearchParams(address));
 
@@ -24,7 +24,7 @@ test("every filter is read from the address, and the newest come first", () => {
 });
 
 test("what is taken out is what is found, without the page that is shown", () => {
-  const ways = waysOut(of("q=starts+1&level=2&page=4"), 7, true, 60);
+  const ways = exportsOf(of("q=starts+1&level=2&page=4"), 7, true, 60);
   expect(ways.map((way) => way.label)).toEqual(["Wall sheet (PDF)", "Cards, a page each (PDF)", "Text", "CSV", "JSON"]);
   for (const way of ways) {
     const asked = new URLSearchParams(way.to?.split("?")[1]);
@@ -33,12 +33,12 @@ test("what is taken out is what is found, without the page that is shown", () =>
 });
 
 test("a wall sheet is not offered for more than fits, nor any file for a search that is not understood", () => {
-  expect(waysOut(of(""), 61, true, 60)[0]).toEqual({
+  expect(exportsOf(of(""), 61, true, 60)[0]).toEqual({
     label: "Paper: up to 60, narrow the search",
     to: null,
   });
-  expect(waysOut(of(""), 60, true, 60)[0]?.to).toMatch(/^\/api\/wall-sheet\.pdf/);
-  expect(waysOut(of("q=zork"), 0, false, 60).map((way) => way.to)).toEqual([null]);
+  expect(exportsOf(of(""), 60, true, 60)[0]?.to).toMatch(/^\/api\/wall-sheet\.pdf/);
+  expect(exportsOf(of("q=zork"), 0, false, 60).map((way) => way.to)).toEqual([null]);
 });
 
 test("a clause that is taken away leaves the others, with no comma too many", () => {
@@ -67,5 +67,5 @@ test("a column head sorts by its column, and the other way round when it does al
 test("a filter has several values, and a wall sheet the name of its view", () => {
   expect(valuesOf(of("weapon=hand,leg"), "weapon")).toEqual(["hand", "leg"]);
   expect(valuesOf(of(""), "level")).toEqual([]);
-  expect(waysOut(of("q=liver"), 3, true, 60, "Liver & more")[0]?.to).toContain("title=Liver+%26+more");
+  expect(exportsOf(of("q=liver"), 3, true, 60, "Liver & more")[0]?.to).toContain("title=Liver+%26+more");
 });

@@ -1,8 +1,8 @@
-import type { Way } from "../ui/TakeOut";
+import type { ExportItem } from "../ui/ExportMenu";
 import { FILE_FORMATS, LEVELS, LIMBS, RULES, VERDICTS } from "../ui/words";
 import type { Filters } from "./useLibrary";
 
-export const SIZE = 50;
+export const PAGE_SIZE = 50;
 const VERDICT_OPTIONS = Object.entries(VERDICTS).map(([value, { sign, word }]) => ({
   value,
   label: `${sign} ${word}`,
@@ -37,7 +37,7 @@ export function filtersOf(address: URLSearchParams): Filters {
     sort,
     direction: direction === "up" || direction === "down" ? direction : SORTS[sort],
     page: Number(address.get("page")) || 1,
-    size: SIZE,
+    size: PAGE_SIZE,
   };
   for (const name of ["q", "weapon", "verdict", "rules", "level"] as const) {
     const value = address.get(name);
@@ -65,7 +65,13 @@ export function sortedBy(now: Filters, column: SortName): Record<"sort" | "direc
 }
 
 /** Returns the exports of a search as files and on paper. */
-export function waysOut(filters: Filters, total: number, understood: boolean, paper: number, title = ""): Way[] {
+export function exportsOf(
+  filters: Filters,
+  total: number,
+  understood: boolean,
+  paper: number,
+  title = "",
+): ExportItem[] {
   const { page: _, size: __, ...rest } = filters;
   const query = new URLSearchParams(Object.entries(rest).map(([name, value]) => [name, String(value)])).toString();
   const titled = title === "" ? "" : `&${new URLSearchParams({ title })}`;

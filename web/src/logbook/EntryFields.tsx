@@ -1,6 +1,6 @@
 import { Input, Select } from "antd";
 import { useCourses } from "../api/useCourses";
-import { Stops } from "../ui/Stops";
+import { Toolbar } from "../ui/Toolbar";
 import { todayInGym } from "../ui/words";
 import type { EntryDraft } from "./entryDraft";
 import { useCoachNames } from "./useLogbook";
@@ -73,7 +73,7 @@ export function EntryFields({ draft, onChange }: Props) {
       </fieldset>
       <div className="log-entry-effort">
         <span>How hard it felt</span>
-        <Stops label="How hard it felt, 0 to 10" className="effort-row">
+        <Toolbar label="How hard it felt, 0 to 10" className="effort-row">
           {EFFORT.map((value) => (
             <button
               key={value}
@@ -84,7 +84,7 @@ export function EntryFields({ draft, onChange }: Props) {
               {value}
             </button>
           ))}
-        </Stops>
+        </Toolbar>
       </div>
       <div className="log-entry-note">
         <span>Note</span>

@@ -5,16 +5,16 @@ import { Link, useNavigate, useParams } from "react-router";
 import { isAway, type LogEntry } from "../api/client";
 import { keys, logbookChanged } from "../api/keys";
 import { Failure, NoPage } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { Trail } from "../ui/Trail";
 import { useKept } from "../ui/useKept";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { DrilledList } from "./DrilledList";
 import { EntryFields } from "./EntryFields";
 import { draftOf, type EntryDraft, requestOf, toggled } from "./entryDraft";
 import { SaidCombinations } from "./SaidCombinations";
 import { titleOf } from "./titleOf";
-import { correctEntry, useLogEntry, useShelveEntry } from "./useLogbook";
+import { correctEntry, useDeleteEntry, useLogEntry } from "./useLogbook";
 import { useLogQueue } from "./useLogQueue";
 import "./logbook.css";
 
@@ -29,7 +29,7 @@ export default function EntryScreen() {
   const id = Number(useParams().id);
   const entry = useLogEntry(id);
   if (entry.isPending) {
-    return <Waiting what="Loading the entry" />;
+    return <Loading what="Loading the entry" />;
   }
   if (entry.isError) {
     return (
@@ -45,7 +45,7 @@ function Entry({ entry }: { entry: LogEntry }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const notice = useNotice();
-  const shelve = useShelveEntry();
+  const shelve = useDeleteEntry();
   const { queue, waiting, writer } = useLogQueue();
   const kept = useKept<KeptCorrection>(`entry ${entry.id}`);
   // A correction of an older version does not overwrite another coach's correction.

@@ -6,11 +6,11 @@ import { answered, api, type LogImport, type LogRow } from "../api/client";
 import { logbookChanged } from "../api/keys";
 import { useIsHeadCoach } from "../api/session";
 import { useCourses } from "../api/useCourses";
+import { ExportMenu } from "../ui/ExportMenu";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { LogNav } from "../ui/LogNav";
-import { TakeOut } from "../ui/TakeOut";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { type LogFilters, useLogPage } from "./useLogbook";
 import { useLogQueue } from "./useLogQueue";
 import "./logbook.css";
@@ -82,7 +82,7 @@ export default function LogbookScreen() {
       </header>
       <WaitingEntries />
       <Failure error={log.error} onRetry={() => log.refetch()} />
-      {log.isPending && <Waiting what="Loading the logbook" />}
+      {log.isPending && <Loading what="Loading the logbook" />}
       {log.data && entries.length === 0 && (
         <div className="panel empty">
           <h2>{isFiltered ? "Nothing fits" : "Nothing is logged yet"}</h2>
@@ -245,8 +245,8 @@ function Files() {
   });
   return (
     <>
-      <TakeOut
-        ways={[
+      <ExportMenu
+        items={[
           { label: "JSON: keeps everything", to: "/api/logbook/logbook.json" },
           { label: "CSV: for a spreadsheet", to: "/api/logbook/logbook.csv" },
         ]}

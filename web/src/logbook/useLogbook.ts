@@ -36,7 +36,7 @@ export const correctEntry = (id: number, version: number, body: EntryRequest) =>
   answered(api.PUT("/api/logbook/entries/{id}", { params: { path: { id }, header: ifMatch(version) }, body }));
 
 /** Deletes or restores an entry of the logbook. */
-export function useShelveEntry() {
+export function useDeleteEntry() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ entry, restore }: { entry: Pick<LogEntry, "id" | "version">; restore: boolean }) =>

@@ -10,15 +10,15 @@ import { useCombination } from "../combination/useCombination";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import type { Placed } from "../combination-line/place";
 import { Failure, NoPage } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { Segmented } from "../ui/Segmented";
 import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { dayAndTime } from "../ui/words";
 import { recordingOf } from "./recordingOf";
 import { TapStrip } from "./TapStrip";
 import { tapped, without, withTap } from "./taps";
-import { type Method, useKeep, useMeasured, useMeasurements, useOnsets, useShelveMeasurement } from "./useMeasure";
+import { type Method, useDeleteMeasurement, useKeep, useMeasured, useMeasurements, useOnsets } from "./useMeasure";
 import "./measure.css";
 
 const METHODS: { value: Method; label: string }[] = [
@@ -37,7 +37,7 @@ export default function MeasureScreen() {
       </NoPage>
     );
   }
-  return combination.data ? <Measure combination={combination.data} /> : <Waiting what="Loading the combination" />;
+  return combination.data ? <Measure combination={combination.data} /> : <Loading what="Loading the combination" />;
 }
 
 function Measure({ combination }: { combination: Combination }) {
@@ -51,7 +51,7 @@ function Measure({ combination }: { combination: Combination }) {
   const measured = useMeasured(combination.id, taps, method);
   const kept = useMeasurements(combination.id);
   const keep = useKeep(combination.id);
-  const shelve = useShelveMeasurement(combination.id);
+  const shelve = useDeleteMeasurement(combination.id);
   const { readable } = useCheck({
     text: combination.notation,
     stance: combination.stance,
@@ -176,7 +176,7 @@ function Measure({ combination }: { combination: Combination }) {
               overlay={(line) => <Medians line={line} links={links} />}
             />
           ) : (
-            <Waiting what="Checking" />
+            <Loading what="Checking" />
           )}
           {shown && shown.pace !== 1 && (
             <p className="small">

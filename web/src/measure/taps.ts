@@ -1,10 +1,10 @@
 /** Two taps closer than this are a bounce, in ms. */
-const BOUNCE = 35;
+const BOUNCE_MS = 35;
 
 /** Returns the taps with one more, unless it is a bounce. */
 export function tapped(taps: number[], ms: number): number[] {
   const last = taps[taps.length - 1];
-  return last !== undefined && ms - last < BOUNCE ? taps : [...taps, ms];
+  return last !== undefined && ms - last < BOUNCE_MS ? taps : [...taps, ms];
 }
 
 /** Returns the taps without the one at that index. */

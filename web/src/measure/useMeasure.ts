@@ -46,7 +46,7 @@ export function useKeep(combination: number) {
 }
 
 /** Deletes or restores a measurement. */
-export function useShelveMeasurement(combination: number) {
+export function useDeleteMeasurement(combination: number) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ id, restore }: { id: number; restore: boolean }) =>

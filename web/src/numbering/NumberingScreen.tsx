@@ -6,9 +6,9 @@ import { useIsHeadCoach } from "../api/session";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { NumberingEffect } from "./NumberingEffect";
 import { NumberingFoot, NumberingForm } from "./NumberingForm";
 import { NumberTable } from "./NumberTable";
@@ -25,7 +25,7 @@ export default function NumberingScreen() {
   return (
     <main className="page">
       <GymNav />
-      {numberings.isPending && <Waiting what="Loading the numberings" />}
+      {numberings.isPending && <Loading what="Loading the numberings" />}
       <Failure error={numberings.error} />
       {numberings.data && !shown && <p>There is no such numbering. Choose another above.</p>}
       {numberings.data && shown && (

@@ -6,14 +6,14 @@ import { useNumbering, useNumberings } from "../api/useNumbering";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
 import { Segmented } from "../ui/Segmented";
+import { useDebounced } from "../ui/useDebounced";
 import { useNotice } from "../ui/useNotice";
-import { useSettled } from "../ui/useSettled";
 import { STANCES } from "../ui/words";
 import { Differences } from "./Differences";
 import { useTranslation } from "./useTranslation";
 import "./numbering.css";
 
-const PAUSE = 250;
+const PAUSE_MS = 250;
 const EXAMPLE = "1 2 7 exit # Cellar window\n1-1-2\njab cross K4 # From the whiteboard";
 
 /** Translates a list from one numbering to another. */
@@ -26,7 +26,7 @@ export default function TranslateScreen() {
   const to: NumberingId = address.get("to") ?? mine;
   const stance = (address.get("stance") as Stance | null) ?? "orthodox";
   const [text, setText] = useState("");
-  const asked = useSettled(text, PAUSE);
+  const asked = useDebounced(text, PAUSE_MS);
   const translation = useTranslation({ text: asked, from, to, stance });
   const put = (name: string, value: string) =>
     setAddress(

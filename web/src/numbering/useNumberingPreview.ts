@@ -1,14 +1,14 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { answered, api, type NumberingRequest } from "../api/client";
 import { keys } from "../api/keys";
-import { useSettled } from "../ui/useSettled";
+import { useDebounced } from "../ui/useDebounced";
 
-const PAUSE = 200;
+const PAUSE_MS = 200;
 
 /** Previews a numbering while it is edited; saves nothing. */
 export function useNumberingPreview(numbering: NumberingRequest) {
   const key = JSON.stringify(numbering);
-  const asked = useSettled(key, PAUSE);
+  const asked = useDebounced(key, PAUSE_MS);
   return useQuery({
     queryKey: keys.numberingPreview(asked),
     queryFn: ({ signal }) =>

@@ -1,6 +1,6 @@
 import { Slider } from "antd";
 import type { ReactNode } from "react";
-import { Stops } from "../ui/Stops";
+import { Toolbar } from "../ui/Toolbar";
 import { SHORTCUTS } from "../ui/useShortcut";
 import { TEMPOS } from "../ui/words";
 import type { Play } from "./usePlay";
@@ -20,7 +20,7 @@ interface Props {
 export function PlayBar({ play, withTempo = true, children }: Props) {
   return (
     <div className="play-bar">
-      <Stops label="Play the line" className="play-keys">
+      <Toolbar label="Play the line" className="play-keys">
         <button
           type="button"
           className="play-press"
@@ -44,7 +44,7 @@ export function PlayBar({ play, withTempo = true, children }: Props) {
             </button>
           ))}
         {children && <span className="play-more">{children}</span>}
-      </Stops>
+      </Toolbar>
       {withTempo && (
         <>
           <Slider

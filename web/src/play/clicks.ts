@@ -19,7 +19,7 @@ export interface Click {
 const PITCHES = { arm: { lead: 1500, rear: 980 }, leg: { lead: 420, rear: 250 } } as const;
 const LOUD = { light: 0.45, plain: 0.75, hard: 1 } as const;
 /** A feint does not land. */
-const FEINT = 0.18;
+const FEINT_LOUDNESS = 0.18;
 
 /**
  * Returns the sounds of a chain: every strike as it lands. Moves and beats are silent, so that a wait is heard as a
@@ -31,7 +31,7 @@ export function clicksOf(heard: Heard): Click[] {
       return [];
     }
     const limb = item.limb === "leg" || item.limb === "knee" ? "leg" : "arm";
-    const loud = item.feint ? FEINT : LOUD[item.effort ?? "plain"];
+    const loud = item.feint ? FEINT_LOUDNESS : LOUD[item.effort ?? "plain"];
     return [{ atMs: item.impactMs, pitch: PITCHES[limb][item.role], loud }];
   });
 }

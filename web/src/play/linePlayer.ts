@@ -1,15 +1,15 @@
 import type { Click } from "./clicks";
 
 /** Pause before the line starts again, in s. */
-const BREATH = 1;
+const PAUSE_SECONDS = 1;
 /** Delay of the first sound after a press, in s, so that it can be scheduled in time. */
-const AT_ONCE = 0.08;
+const START_DELAY_SECONDS = 0.08;
 /** How far ahead clicks are scheduled on the audio clock, in s: timers of a background page run once a second. */
-const AHEAD = 2.5;
+const LOOKAHEAD_SECONDS = 2.5;
 /** Interval between two scheduling passes, in ms. */
-const LOOK = 200;
+const TICK_MS = 200;
 /** Duration of a click, in s. */
-const RINGS = 0.09;
+const CLICK_SECONDS = 0.09;
 
 export interface Line {
   clicks: Click[];
@@ -38,10 +38,10 @@ export class LinePlayer {
     this.stop();
     this.line = line;
     this.pace = stretch / 1000;
-    this.begins = this.sound.currentTime + AT_ONCE;
+    this.begins = this.sound.currentTime + START_DELAY_SECONDS;
     this.plannedTo = this.begins;
     this.plan();
-    this.timer = setInterval(() => this.plan(), LOOK);
+    this.timer = setInterval(() => this.plan(), TICK_MS);
   }
 
   /** Continues with another line or pace from the current position, without a gap. */
@@ -57,7 +57,7 @@ export class LinePlayer {
     // Within the pause at the end it stays there.
     this.begins = Math.max(now, this.begins) - Math.min(ms * this.pace, this.turn() - 0.01);
     if (part === 0) {
-      this.begins = now + AT_ONCE;
+      this.begins = now + START_DELAY_SECONDS;
     }
     this.silence(now);
     this.plannedTo = now;
@@ -80,7 +80,7 @@ export class LinePlayer {
 
   /** Returns the duration of one repetition with its pause, in s. */
   private turn(): number {
-    return this.line.lengthMs * this.pace + BREATH;
+    return this.line.lengthMs * this.pace + PAUSE_SECONDS;
   }
 
   private plan(): void {
@@ -89,7 +89,7 @@ export class LinePlayer {
     if (this.begins === null) {
       return;
     }
-    const until = now + AHEAD;
+    const until = now + LOOKAHEAD_SECONDS;
     const first = Math.max(0, Math.floor((this.plannedTo - this.begins) / this.turn()));
     for (let round = first; this.begins + round * this.turn() < until; round += 1) {
       for (const click of this.line.clicks) {
@@ -111,11 +111,11 @@ export class LinePlayer {
     source.type = "triangle";
     source.frequency.value = pitch;
     gain.gain.setValueAtTime(loud * 0.5, when);
-    gain.gain.exponentialRampToValueAtTime(0.0005, when + RINGS);
+    gain.gain.exponentialRampToValueAtTime(0.0005, when + CLICK_SECONDS);
     source.connect(gain);
     gain.connect(this.sound.destination);
     source.start(when);
-    source.stop(when + RINGS);
+    source.stop(when + CLICK_SECONDS);
     this.planned.push({ when, source });
   }
 

@@ -2,7 +2,7 @@ import { Columns } from "../plot/Columns";
 import { PlotTable } from "../plot/PlotTable";
 import { Share } from "../plot/Share";
 import { Failure } from "../ui/Failure";
-import { Waiting } from "../ui/Waiting";
+import { Loading } from "../ui/Loading";
 import { minutes, shortDay } from "./period";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { useAsked, useLoad } from "./useReports";
@@ -24,7 +24,7 @@ export default function BalanceScreen() {
     <main className="page">
       <ReportHead title="Balance" />
       <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Waiting what="Counting" />}
+      {report.isPending && <Loading what="Counting" />}
       {sum?.sessions === 0 && (
         <NothingLogged what="How the stances, sides, targets and limbs stand against each other." />
       )}

@@ -4,7 +4,7 @@ import { CombinationLine } from "../combination-line/CombinationLine";
 import { Columns } from "../plot/Columns";
 import { PlotTable } from "../plot/PlotTable";
 import { Failure } from "../ui/Failure";
-import { Waiting } from "../ui/Waiting";
+import { Loading } from "../ui/Loading";
 import { minutes, shortDay } from "./period";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { type DrilledSort, useAsked, useDrilled } from "./useReports";
@@ -37,7 +37,7 @@ export default function DrilledScreen() {
         )}
       </ReportHead>
       <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Waiting what="Counting" />}
+      {report.isPending && <Loading what="Counting" />}
       {report.data && report.data.total === 0 && (
         <NothingLogged what="When each combination was drilled, and how long." />
       )}

@@ -7,8 +7,8 @@ import { useCourses } from "../api/useCourses";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { planDue } from "../sessions/planDue";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { shortDay } from "./period";
 import { ReportHead } from "./ReportHead";
 import { useAsked, useDue } from "./useReports";
@@ -37,7 +37,7 @@ export default function DueScreen() {
         {course && <PlanIt course={course} />}
       </ReportHead>
       <Failure error={list.error} onRetry={() => list.refetch()} />
-      {list.isPending && asked.course !== undefined && <Waiting what="Looking back" />}
+      {list.isPending && asked.course !== undefined && <Loading what="Looking back" />}
       {courses?.length === 0 && (
         <div className="panel empty">
           <h2>There is no course yet</h2>

@@ -5,8 +5,8 @@ import { useIsHeadCoach } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { LinkZone } from "../combination-line/LinkZone";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { VerdictMark } from "../ui/VerdictMark";
-import { Waiting } from "../ui/Waiting";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { useAsked, useLinks } from "./useReports";
 
@@ -23,7 +23,7 @@ export default function LinksScreen() {
         it in the same direction, a number of the model or a school may not be that of your athletes.
       </p>
       <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Waiting what="Checking the links" />}
+      {report.isPending && <Loading what="Checking the links" />}
       {report.data && links.length === 0 && (
         <NothingLogged what="Mark the link that fell apart in a session, or measure a combination." />
       )}

@@ -5,10 +5,10 @@ import { Columns } from "../plot/Columns";
 import { PlotTable } from "../plot/PlotTable";
 import { Share } from "../plot/Share";
 import { monthName } from "../sessions/time";
+import { ExportMenu } from "../ui/ExportMenu";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { LogNav } from "../ui/LogNav";
-import { TakeOut } from "../ui/TakeOut";
-import { Waiting } from "../ui/Waiting";
 import { minutes, monthBeside, shortDay } from "./period";
 import { useAsked, useMonth } from "./useReports";
 import "./reports.css";
@@ -33,8 +33,8 @@ export default function MonthScreen() {
                 ›
               </Button>
             </span>
-            <TakeOut
-              ways={[
+            <ExportMenu
+              items={[
                 { label: "Page to print (PDF)", to: `/api/reports/month.pdf/${month}` },
                 { label: "Sessions of the month (CSV)", to: `/api/reports/month.csv/${month}` },
               ]}
@@ -43,7 +43,7 @@ export default function MonthScreen() {
         )}
       </header>
       <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Waiting what="Counting" />}
+      {report.isPending && <Loading what="Counting" />}
       {report.data && <Month report={report.data} />}
     </main>
   );

@@ -9,9 +9,9 @@ import { CombinationLine } from "../combination-line/CombinationLine";
 import { LinkZone } from "../combination-line/LinkZone";
 import { CombinationPick } from "../library/CombinationPick";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
-import { Waiting } from "../ui/Waiting";
 import { ReportHead } from "./ReportHead";
 import { useAsked, usePath } from "./useReports";
 
@@ -50,7 +50,7 @@ export default function PathScreen() {
           <p>Any combination of the library: where the course shall be in some weeks.</p>
         </div>
       )}
-      {to !== undefined && path.isPending && <Waiting what="Looking for the shortest way" />}
+      {to !== undefined && path.isPending && <Loading what="Looking for the shortest way" />}
       {path.data && (
         <section className="panel block">
           <h2>

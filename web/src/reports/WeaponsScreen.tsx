@@ -1,7 +1,7 @@
 import { HeatMap } from "../plot/HeatMap";
 import { PlotTable } from "../plot/PlotTable";
 import { Failure } from "../ui/Failure";
-import { Waiting } from "../ui/Waiting";
+import { Loading } from "../ui/Loading";
 import { shortDay } from "./period";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { useAsked, useLoad } from "./useReports";
@@ -29,7 +29,7 @@ export default function WeaponsScreen() {
     <main className="page">
       <ReportHead title="Weapons by week" />
       <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Waiting what="Counting" />}
+      {report.isPending && <Loading what="Counting" />}
       {sum?.sessions === 0 && <NothingLogged what="Which weapons were thrown, week by week." />}
       {sum && sum.sessions > 0 && (
         <section className="panel block">

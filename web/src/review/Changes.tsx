@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { Check, Content, Proposal } from "../api/client";
-import { Became } from "../compare/Became";
+import { ChainDiff } from "../compare/ChainDiff";
 import { VerdictMark } from "../ui/VerdictMark";
 import { LEVELS, RULES } from "../ui/words";
 import "./review.css";
@@ -41,7 +41,7 @@ export function Fields({ proposal }: { proposal: Proposal }) {
             <th scope="row">{label}</th>
             {kind === "change" && newest && name === "notation" ? (
               <td colSpan={2}>
-                <Became before={newest.text} after={result.text} />
+                <ChainDiff before={newest.text} after={result.text} />
               </td>
             ) : (
               <>

@@ -11,10 +11,10 @@ import { Compare } from "../compare/Compare";
 import { PlayBar } from "../play/PlayBar";
 import { usePlay } from "../play/usePlay";
 import { Failure, NoPage } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
-import { Waiting } from "../ui/Waiting";
 import { dayAndTime } from "../ui/words";
 import { CheckBeforeAfter, Fields } from "./Changes";
 import { answerOf, KINDS } from "./ReviewScreen";
@@ -49,7 +49,7 @@ export default function ProposalScreen() {
   return proposal.data ? (
     <Page key={proposal.data.id} proposal={proposal.data} again={() => void proposal.refetch()} />
   ) : (
-    <Waiting what="Loading the proposal" />
+    <Loading what="Loading the proposal" />
   );
 }
 

@@ -4,10 +4,10 @@ import type { ProposalRow } from "../api/client";
 import { useSession } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { FRESH } from "../ui/newCombination";
 import { Segmented } from "../ui/Segmented";
 import { VerdictMark } from "../ui/VerdictMark";
-import { Waiting } from "../ui/Waiting";
 import { dayAndTime } from "../ui/words";
 import { type ReviewList, useProposals } from "./useReview";
 import "../ui/gym.css";
@@ -86,7 +86,7 @@ export default function ReviewScreen() {
           </Button>
         )}
       </div>
-      {proposals.isPending && <Waiting what="Loading the proposals" />}
+      {proposals.isPending && <Loading what="Loading the proposals" />}
       <Failure error={proposals.error} onRetry={proposals.refetch} />
       {proposals.data && rows.length === 0 && (
         <div className="panel empty">

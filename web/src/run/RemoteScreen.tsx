@@ -4,10 +4,10 @@ import { Link, useParams } from "react-router";
 import type { Programme, Run, RunCommand } from "../api/client";
 import { newId } from "../api/newId";
 import { NoPage } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
 import { QrCode } from "../ui/QrCode";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { stretchAfter, stretchBefore, tracksOf } from "../wall/moment";
 import { positionAt, stands } from "../wall/state";
 import { timeLeft } from "../wall/time";
@@ -23,7 +23,7 @@ export default function RemoteScreen() {
   const id = Number(useParams().id);
   const run = useRun(id);
   if (run.isPending) {
-    return <Waiting what="Loading the session" />;
+    return <Loading what="Loading the session" />;
   }
   if (run.isError) {
     return (
@@ -109,7 +109,7 @@ function Remote({ run }: { run: Run }) {
       {ended ? (
         <RunRecord run={run} />
       ) : programme === null ? (
-        <Waiting what="Loading what the walls show" />
+        <Loading what="Loading what the walls show" />
       ) : (
         <>
           <div className="remote-screen">

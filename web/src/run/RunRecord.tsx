@@ -3,8 +3,8 @@ import { Link, useNavigate } from "react-router";
 import type { Run } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
-import { Waiting } from "../ui/Waiting";
 import { dayAndTime, timeWithSeconds } from "../ui/words";
 import { useRemoveRun, useRunRecord } from "./useRuns";
 
@@ -22,7 +22,7 @@ const COMMANDS: Record<string, string> = {
 export function RunRecord({ run }: { run: Run }) {
   const record = useRunRecord(run.id, true);
   if (record.isPending) {
-    return <Waiting what="Loading what was shown" />;
+    return <Loading what="Loading what was shown" />;
   }
   if (record.isError) {
     return <Failure error={record.error} />;

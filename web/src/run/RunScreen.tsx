@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Run } from "../api/client";
 import { Failure } from "../ui/Failure";
-import { Waiting } from "../ui/Waiting";
+import { Loading } from "../ui/Loading";
 import { dayAndTime } from "../ui/words";
 import { StartDialog } from "./StartDialog";
 import { useRuns } from "./useRuns";
@@ -25,7 +25,7 @@ export default function RunScreen() {
       <Failure error={runs.error} />
       <section className="panel block">
         <h2>Now</h2>
-        {runs.isPending && <Waiting what="Loading what runs" />}
+        {runs.isPending && <Loading what="Loading what runs" />}
         {runs.data?.running.length === 0 && (
           <p className="run-hint">
             Nothing runs. Open a session under <Link to="/sessions">Sessions</Link> and press Run, or start a round

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { Programme, RunCommand } from "../api/client";
 import { useLibrary } from "../library/useLibrary";
 import { layers } from "../ui/layers";
-import { useSettled } from "../ui/useSettled";
+import { useDebounced } from "../ui/useDebounced";
 
 type Swap = Pick<RunCommand, "track" | "combination" | "chain" | "combinationId">;
 
@@ -34,7 +34,7 @@ export function SwapDialog({
   );
   const [which, setWhich] = useState(options[0]?.value);
   const [typed, setTyped] = useState("");
-  const q = useSettled(typed, 200);
+  const q = useDebounced(typed, 200);
   const found =
     useLibrary({ q, size: 6, verdict: "flows", ...(q !== "" && { closest: true }) }).data?.combinations ?? [];
   const chosen = options.find((one) => one.value === which);

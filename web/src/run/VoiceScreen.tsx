@@ -6,9 +6,9 @@ import { keys } from "../api/keys";
 import { useIsHeadCoach } from "../api/session";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { Loading } from "../ui/Loading";
 import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { clipOf } from "./recording";
 import "./run.css";
 
@@ -57,7 +57,7 @@ export default function VoiceScreen() {
       <h1>Voice of calls</h1>
       <Failure error={voice.error} />
       {!now ? (
-        <Waiting what="Loading what is said" />
+        <Loading what="Loading what is said" />
       ) : (
         <>
           <section className="panel block">

@@ -8,7 +8,7 @@ import { useNotice } from "../ui/useNotice";
 import { useChangeWalls, useRuns, useWalls } from "./useRuns";
 
 /** Time in ms without a request after which a wall counts as offline. */
-const GONE = 60_000;
+const OFFLINE_AFTER_MS = 60_000;
 
 /** The gym's walls, each with a URL to open on its screen. */
 export function WallList() {
@@ -76,7 +76,7 @@ function WallRow({ wall }: { wall: Wall }) {
   const notice = useNotice();
   const [scan, setScan] = useState(false);
   const address = `${window.location.origin}/wall/${wall.key}`;
-  const isThere = wall.seenAt !== null && Date.now() - new Date(wall.seenAt).getTime() < GONE;
+  const isThere = wall.seenAt !== null && Date.now() - new Date(wall.seenAt).getTime() < OFFLINE_AFTER_MS;
   const askRevoke = () =>
     modal.confirm({
       getContainer: layers,

@@ -1,5 +1,5 @@
 /** Sample rate of a clip in Hz; enough for a voice. */
-export const RATE = 22_050;
+export const CLIP_RATE = 22_050;
 
 /** Returns a mono WAV file with 16 bits (RIFF/WAVE, PCM: format tag 1). */
 export function wavOf(samples: Float32Array, rate: number): ArrayBuffer {
@@ -38,7 +38,7 @@ export function base64(file: ArrayBuffer): string {
 
 /** Decodes any sound that the browser can read to a mono clip. */
 export async function clipOf(recorded: Blob): Promise<string> {
-  const context = new OfflineAudioContext(1, 1, RATE);
+  const context = new OfflineAudioContext(1, 1, CLIP_RATE);
   const sound = await context.decodeAudioData(await recorded.arrayBuffer());
   const mixed = new Float32Array(sound.length);
   for (let channel = 0; channel < sound.numberOfChannels; channel += 1) {

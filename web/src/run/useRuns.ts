@@ -3,14 +3,14 @@ import { answered, api, type RunCommand, type StartRequest } from "../api/client
 import { keys } from "../api/keys";
 
 /** Interval in ms at which lists of running sessions are reloaded. */
-const AGAIN = 10_000;
+const POLL_INTERVAL_MS = 10_000;
 
 /** The running sessions, and the last ended ones. */
 export function useRuns() {
   return useQuery({
     queryKey: keys.runs,
     queryFn: ({ signal }) => answered(api.GET("/api/runs", { signal })),
-    refetchInterval: AGAIN,
+    refetchInterval: POLL_INTERVAL_MS,
   });
 }
 
@@ -34,7 +34,7 @@ export function useWalls() {
   return useQuery({
     queryKey: keys.walls,
     queryFn: ({ signal }) => answered(api.GET("/api/walls", { signal })).then((answer) => answer.walls),
-    refetchInterval: AGAIN,
+    refetchInterval: POLL_INTERVAL_MS,
   });
 }
 

@@ -1,7 +1,7 @@
 import { Select } from "antd";
 import type { components } from "../api/schema";
 import { type Block, newSet } from "./plan";
-import { usePlanInHand } from "./planContext";
+import { usePlanContext } from "./planContext";
 
 type Format = components["schemas"]["Drills"]["boutFormats"][number];
 
@@ -9,7 +9,7 @@ const KINDS: Block["kind"][] = ["rounds", "warm-up", "conditioning", "cool-down"
 
 /** Adds a block at the end: empty rounds, exercises, a talk, or the rounds of a sport. */
 export function AddBlock({ formats }: { formats: Format[] }) {
-  const { change } = usePlanInHand();
+  const { change } = usePlanContext();
   const add = (block: Block) => change((now) => ({ ...now, blocks: [...now.blocks, block] }));
   return (
     <p className="add-block">

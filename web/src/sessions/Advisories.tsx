@@ -3,13 +3,13 @@ import { useRef, useState } from "react";
 import { Failure } from "../ui/Failure";
 import { useNotice } from "../ui/useNotice";
 import { contentOf, type Place, renewed } from "./plan";
-import { usePlanInHand } from "./planContext";
+import { usePlanContext } from "./planContext";
 import { reveal } from "./Ruler";
 import { fixed } from "./usePlans";
 
 /** Problems of the plan, warnings with their fixes, and combinations that have changed in the library. */
 export function Advisories({ error }: { error: unknown }) {
-  const { document, content, change, select, old } = usePlanInHand();
+  const { document, content, change, select, old } = usePlanContext();
   const notice = useNotice();
   const [fixing, setFixing] = useState<string | null>(null);
   const newest = useRef(content);

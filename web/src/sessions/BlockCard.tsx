@@ -1,16 +1,16 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { Input, InputNumber } from "antd";
+import { ActionButton } from "./ActionButton";
 import type { Dragged, Dropped } from "./drag";
 import { type Block, copied, moved, withBlock, without } from "./plan";
-import { usePlanInHand } from "./planContext";
+import { usePlanContext } from "./planContext";
 import { RoundCard } from "./RoundCard";
 import { nextRound } from "./startPlan";
 import { clock } from "./time";
-import { Way } from "./Way";
 
 /** A part of the session with its rounds. */
 export function BlockCard({ block, at }: { block: Block; at: number }) {
-  const { change, document, reasons } = usePlanInHand();
+  const { change, document, reasons } = usePlanContext();
   const name = block.name || block.kind;
   const drag = useDraggable({ id: `block ${at}`, data: { kind: "block", block: at, label: name } satisfies Dragged });
   const target = useDroppable({ id: `block-target ${at}`, data: { kind: "block", block: at } satisfies Dropped });
@@ -56,24 +56,28 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
           s
         </span>
         <span className="ways">
-          <Way
+          <ActionButton
             label="Up"
             sign="up"
             onPress={() => change((now) => ({ ...now, blocks: moved(now.blocks, at, at - 1) }))}
           />
-          <Way
+          <ActionButton
             label="Down"
             sign="down"
             onPress={() => change((now) => ({ ...now, blocks: moved(now.blocks, at, at + 1) }))}
           />
-          <Way label="Copy" sign="copy" onPress={() => change((now) => ({ ...now, blocks: copied(now.blocks, at) }))} />
-          <Way
+          <ActionButton
+            label="Copy"
+            sign="copy"
+            onPress={() => change((now) => ({ ...now, blocks: copied(now.blocks, at) }))}
+          />
+          <ActionButton
             label={block.locked ? "Locked: stays when the rest is made anew" : "Lock"}
             sign={block.locked ? "locked" : "open"}
             pressed={block.locked ?? false}
             onPress={() => put({ locked: !block.locked })}
           />
-          <Way
+          <ActionButton
             label="Take out"
             sign="out"
             onPress={() => change((now) => ({ ...now, blocks: without(now.blocks, at) }))}

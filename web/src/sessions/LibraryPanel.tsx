@@ -4,28 +4,28 @@ import { useState } from "react";
 import type { CombinationRow } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { useLibrary, useViews } from "../library/useLibrary";
+import { useDebounced } from "../ui/useDebounced";
 import { useNotice } from "../ui/useNotice";
-import { useSettled } from "../ui/useSettled";
 import type { Dragged } from "./drag";
 import { dropped, type PlannedChain, setsAt, withSet } from "./plan";
-import { usePlanInHand } from "./planContext";
+import { usePlanContext } from "./planContext";
 
-const SIZE = 20;
+const PAGE_SIZE = 20;
 
 /** The library beside the plan: combinations to drag into a set or add to the selected one. */
 export function LibraryPanel() {
-  const { content, selected, change, drills } = usePlanInHand();
+  const { content, selected, change, drills } = usePlanContext();
   const views = useViews().data?.views ?? [];
   const notice = useNotice();
   const [typed, setTyped] = useState("");
   const [view, setView] = useState(0);
   const [all, setAll] = useState(false);
   const kept = new URLSearchParams(views.find((one) => one.id === view)?.address ?? "");
-  const q = useSettled([kept.get("q") ?? "", typed].filter((part) => part.trim() !== "").join(" "), 200);
+  const q = useDebounced([kept.get("q") ?? "", typed].filter((part) => part.trim() !== "").join(" "), 200);
   const level = kept.get("level") ?? "";
   const found = useLibrary({
     q,
-    size: SIZE,
+    size: PAGE_SIZE,
     ...(level !== "" && { level }),
     ...(!all && q.trim() === "" && { rules: content.rules }),
     verdict: "flows",

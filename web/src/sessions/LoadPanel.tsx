@@ -2,12 +2,12 @@ import { useState } from "react";
 import type { SessionLoad } from "../api/client";
 import { Segmented } from "../ui/Segmented";
 import { LIMBS } from "../ui/words";
-import { usePlanInHand } from "./planContext";
+import { usePlanContext } from "./planContext";
 import { clock } from "./time";
 
 /** The totals and the load of athletes of both stances, for the selected track. */
 export function LoadPanel() {
-  const { document, content, old } = usePlanInHand();
+  const { document, content, old } = usePlanContext();
   const [track, setTrack] = useState(0);
   if (!document) {
     return null;

@@ -2,7 +2,7 @@ import { Checkbox, Input, InputNumber, Select } from "antd";
 import type { Drill, DrillParameter } from "../api/client";
 import { Segmented } from "../ui/Segmented";
 import type { PlannedSet, Value } from "./plan";
-import { usePlanInHand } from "./planContext";
+import { usePlanContext } from "./planContext";
 
 /** The settings of a drill; the drill defines its fields. */
 export function Parameters({
@@ -14,7 +14,7 @@ export function Parameters({
   set: PlannedSet;
   onPut: (values: Partial<PlannedSet>, typed?: boolean) => void;
 }) {
-  const { exercises } = usePlanInHand();
+  const { exercises } = usePlanContext();
   const put = (name: string, value: Value | null, typed = false) => {
     const { [name]: _, ...rest } = set.parameters ?? {};
     onPut({ parameters: value === null ? rest : { ...rest, [name]: value } }, typed);

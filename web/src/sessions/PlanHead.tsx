@@ -4,14 +4,14 @@ import { Link, useNavigate } from "react-router";
 import type { Plan, SessionDocument } from "../api/client";
 import { useCourses } from "../api/useCourses";
 import { StartDialog } from "../run/StartDialog";
+import { ExportMenu } from "../ui/ExportMenu";
 import { layers } from "../ui/layers";
-import { TakeOut } from "../ui/TakeOut";
 import { useNotice } from "../ui/useNotice";
 import { GROUPS, MEDIA, RULES } from "../ui/words";
-import { OnePress } from "./OnePress";
+import { GenerateSession } from "./GenerateSession";
 import type { Reasons } from "./PlannerScreen";
 import type { Planner, Saving } from "./usePlanner";
-import { useCreatePlan, useShelvePlan } from "./usePlans";
+import { useArchivePlan, useCreatePlan } from "./usePlans";
 import { Versions } from "./Versions";
 
 const SAVING: Record<Saving, string> = {
@@ -37,7 +37,7 @@ export function PlanHead({
   const { draft, change } = planner;
   const courses = useCourses().data ?? [];
   const create = useCreatePlan();
-  const shelving = useShelvePlan();
+  const shelving = useArchivePlan();
   const navigate = useNavigate();
   const notice = useNotice();
   const [open, setOpen] = useState<"press" | "versions" | "settings" | "run" | null>(null);
@@ -131,8 +131,8 @@ export function PlanHead({
         >
           Run
         </Button>
-        <TakeOut
-          ways={[
+        <ExportMenu
+          items={[
             {
               label: files("") === null ? "Sheet for the coach: when it is saved" : "Sheet for the coach, PDF",
               to: files("sheet.pdf"),
@@ -195,7 +195,7 @@ export function PlanHead({
           </Button>
         </p>
       )}
-      {open === "press" && <OnePress planner={planner} onClose={() => setOpen(null)} onReasons={onReasons} />}
+      {open === "press" && <GenerateSession planner={planner} onClose={() => setOpen(null)} onReasons={onReasons} />}
       {open === "run" && <StartDialog plan={plan} onClose={() => setOpen(null)} />}
       {open === "versions" && <Versions plan={plan} planner={planner} onClose={() => setOpen(null)} />}
       <Modal

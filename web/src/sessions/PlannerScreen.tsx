@@ -14,8 +14,8 @@ import { useLocation, useParams } from "react-router";
 import { isAway, type Plan } from "../api/client";
 import { useAdvice } from "../api/useAdvice";
 import { NoPage } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { useShortcut } from "../ui/useShortcut";
-import { Waiting } from "../ui/Waiting";
 import { AddBlock } from "./AddBlock";
 import { Advisories } from "./Advisories";
 import { BlockCard } from "./BlockCard";
@@ -49,7 +49,7 @@ export default function PlannerScreen() {
       </NoPage>
     );
   }
-  return plan.data ? <Planner key={plan.data.id} plan={plan.data} /> : <Waiting what="Opening the session" />;
+  return plan.data ? <Planner key={plan.data.id} plan={plan.data} /> : <Loading what="Opening the session" />;
 }
 
 export interface Reasons {
@@ -87,7 +87,7 @@ function Planner({ plan }: { plan: Plan }) {
     }
   };
   if (!drills || !advice) {
-    return <Waiting what="Opening the session" />;
+    return <Loading what="Opening the session" />;
   }
   return (
     <PlanContext

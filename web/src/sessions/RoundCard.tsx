@@ -1,12 +1,12 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { Input, InputNumber, Select } from "antd";
 import { MEDIA } from "../ui/words";
+import { ActionButton } from "./ActionButton";
 import { type Dragged, type Dropped, moveRound, roundKey } from "./drag";
 import { copied, join, newSet, type Round, setsAt, split, withBlock, without, withRound, withSets } from "./plan";
-import { usePlanInHand } from "./planContext";
+import { usePlanContext } from "./planContext";
 import { SetCard } from "./SetCard";
 import { clock } from "./time";
-import { Way } from "./Way";
 
 const PATTERNS = [
   { value: "", label: "as the round" },
@@ -28,7 +28,7 @@ export function RoundCard({
   at: number;
   compact: boolean;
 }) {
-  const { content, change, selected, select, reasons } = usePlanInHand();
+  const { content, change, selected, select, reasons } = usePlanContext();
   const place = { block, round: at };
   const label = `Round ${at + 1}`;
   const drag = useDraggable({
@@ -131,24 +131,28 @@ export function RoundCard({
           </>
         )}
         <span className="ways">
-          <Way label="Up" sign="up" onPress={() => change((now) => moveRound(now, place, { block, round: at - 1 }))} />
-          <Way
+          <ActionButton
+            label="Up"
+            sign="up"
+            onPress={() => change((now) => moveRound(now, place, { block, round: at - 1 }))}
+          />
+          <ActionButton
             label="Down"
             sign="down"
             onPress={() => change((now) => moveRound(now, place, { block, round: at + 1 }))}
           />
-          <Way
+          <ActionButton
             label="Copy the round"
             sign="copy"
             onPress={() => change((now) => withBlock(now, block, (b) => ({ ...b, rounds: copied(b.rounds, at) })))}
           />
-          <Way
+          <ActionButton
             label={round.locked ? "Locked: stays when the rest is made anew" : "Lock the round"}
             sign={round.locked ? "locked" : "open"}
             pressed={round.locked ?? false}
             onPress={() => put({ locked: !round.locked })}
           />
-          <Way
+          <ActionButton
             label="Take the round out"
             sign="out"
             onPress={() => change((now) => withBlock(now, block, (b) => ({ ...b, rounds: without(b.rounds, at) })))}
@@ -207,7 +211,7 @@ function LaneColumn({
   round: Round;
   compact: boolean;
 }) {
-  const { content, change } = usePlanInHand();
+  const { content, change } = usePlanContext();
   const lane = useDroppable({
     id: `lane ${place.block} ${place.round} ${place.track ?? ""}`,
     data: { kind: "lane", place } satisfies Dropped,

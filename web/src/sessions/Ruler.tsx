@@ -1,18 +1,18 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import type { SessionDocument } from "../api/client";
-import { type Dragged, type Dropped, roundKey, SHORTEST, stretch } from "./drag";
-import { usePlanInHand } from "./planContext";
+import { type Dragged, type Dropped, MIN_ROUND_SECONDS, roundKey, stretch } from "./drag";
+import { usePlanContext } from "./planContext";
 import { clock } from "./time";
 
 type Segment = SessionDocument["segments"][number];
 
 /** Step in s when a round is stretched. */
-const STEP = 15;
+const STEP_SECONDS = 15;
 
 /** The session as a time line: blocks above, a row for each track, with rounds that can be moved and stretched. */
 export function Ruler() {
-  const { document, content, old } = usePlanInHand();
+  const { document, content, old } = usePlanContext();
   if (!document || document.lengthMs === 0) {
     return (
       <section className="ruler ruler-empty" aria-label="Clock">
@@ -112,7 +112,7 @@ let wanted: { block: number; round: number } | null = null;
 
 /** A round on the clock: press to show it, drag to move it, drag its right edge to stretch it, or use the keys. */
 function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
-  const { content, change, select, selected } = usePlanInHand();
+  const { content, change, select, selected } = usePlanContext();
   const id = `ruler ${block} ${round}`;
   const drag = useDraggable({ id, data: { kind: "round", block, round, label, onClock: true } satisfies Dragged });
   const target = useDroppable({ id, data: { kind: "round", block, round } satisfies Dropped });
@@ -155,7 +155,7 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
   const pull = (event: PointerEvent<HTMLElement>) => {
     if (from.current) {
       const seconds = (((event.clientX - from.current.x) / from.current.width) * whole) / 1000 / times;
-      setBy(STEP * Math.round(seconds / STEP));
+      setBy(STEP_SECONDS * Math.round(seconds / STEP_SECONDS));
     }
   };
   const release = () => {
@@ -190,7 +190,7 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
       >
         {by !== 0 && (
           <b className="round-by">
-            {clock(1000 * Math.max(SHORTEST, (content.blocks[block]?.rounds[round]?.seconds ?? 0) + by))}
+            {clock(1000 * Math.max(MIN_ROUND_SECONDS, (content.blocks[block]?.rounds[round]?.seconds ?? 0) + by))}
           </b>
         )}
       </button>

@@ -9,10 +9,10 @@ import { useCourses } from "../api/useCourses";
 import { useGym } from "../api/useGym";
 import { useNumbering } from "../api/useNumbering";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
 import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { todayInGym } from "../ui/words";
 import { Calendar } from "./Calendar";
 import { CourseDrawer } from "./CourseDrawer";
@@ -167,7 +167,7 @@ export default function SessionsScreen() {
           onNew={(on) => byHand((courses.data ?? []).find((course) => course.id === of) ?? null, on)}
         />
       ) : (
-        !list.isError && <Waiting what="Loading what is planned" />
+        !list.isError && <Loading what="Loading what is planned" />
       )}
       <div className="sessions-below">
         <CourseList

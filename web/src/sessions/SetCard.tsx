@@ -5,12 +5,12 @@ import { answered, api } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
+import { ActionButton } from "./ActionButton";
 import { CombinationField } from "./CombinationField";
 import type { Dragged, Dropped } from "./drag";
 import { Parameters } from "./Parameters";
 import { address, copied, dropped, moved, type Place, type PlannedSet, without, withSet, withSets } from "./plan";
-import { usePlanInHand } from "./planContext";
-import { Way } from "./Way";
+import { usePlanContext } from "./planContext";
 
 /** A stretch of work: its drill, its combinations with their lines, and its settings. */
 export function SetCard({
@@ -24,7 +24,7 @@ export function SetCard({
   compact: boolean;
   alone: boolean;
 }) {
-  const { content, document, drills, exercises, change, selected, select } = usePlanInHand();
+  const { content, document, drills, exercises, change, selected, select } = usePlanContext();
   const notice = useNotice();
   const drill = drills.find((one) => one.id === set.drill);
   const key = address(place);
@@ -141,13 +141,13 @@ export function SetCard({
         )}
         <span className="ways">
           {!compact && (
-            <Way
+            <ActionButton
               label="Copy the set"
               sign="copy"
               onPress={() => change((now) => withSets(now, place, (sets) => copied(sets, place.set ?? 0)))}
             />
           )}
-          <Way
+          <ActionButton
             label="Take the set out"
             sign="out"
             onPress={() => change((now) => withSets(now, place, (sets) => without(sets, place.set ?? 0)))}
@@ -170,13 +170,13 @@ export function SetCard({
                   {known && <VerdictMark verdict={known.verdict} />}
                   <span className="ways">
                     {set.combinations.length > 1 && (
-                      <Way
+                      <ActionButton
                         label={`${one.chain} earlier`}
                         sign="up"
                         onPress={() => put({ combinations: moved(set.combinations, at, at - 1) })}
                       />
                     )}
-                    <Way
+                    <ActionButton
                       label={`Take ${one.chain} out`}
                       sign="out"
                       onPress={() => put({ combinations: without(set.combinations, at) })}

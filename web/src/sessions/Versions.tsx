@@ -3,9 +3,9 @@ import { Button, Drawer } from "antd";
 import { answered, api, ifMatch, type Plan } from "../api/client";
 import { keys } from "../api/keys";
 import { Failure } from "../ui/Failure";
+import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
-import { Waiting } from "../ui/Waiting";
 import { dayAndTime } from "../ui/words";
 import type { Planner } from "./usePlanner";
 
@@ -42,7 +42,7 @@ export function Versions({ plan, planner, onClose }: { plan: Plan; planner: Plan
   return (
     <Drawer getContainer={layers} open onClose={onClose} title="History" size={420}>
       <Failure error={versions.error} />
-      {versions.isPending && <Waiting what="Looking" />}
+      {versions.isPending && <Loading what="Looking" />}
       <ul className="plan-rows">
         {versions.data?.versions.map((one) => (
           <li key={one.version}>

@@ -123,16 +123,18 @@ export function roundKey(
 }
 
 /** Minimum length in s of a stretched round. */
-export const SHORTEST = 15;
+export const MIN_ROUND_SECONDS = 15;
 /** Maximum length of a round in s. */
-const LONGEST = 7200;
+const MAX_ROUND_SECONDS = 7200;
 
 /** Returns the plan with a round longer or shorter by so many seconds. */
 export function stretch(content: PlanContent, place: { block: number; round: number }, by: number): PlanContent {
   return withBlock(content, place.block, (block) => ({
     ...block,
     rounds: block.rounds.map((round, at) =>
-      at === place.round ? { ...round, seconds: Math.max(SHORTEST, Math.min(LONGEST, round.seconds + by)) } : round,
+      at === place.round
+        ? { ...round, seconds: Math.max(MIN_ROUND_SECONDS, Math.min(MAX_ROUND_SECONDS, round.seconds + by)) }
+        : round,
     ),
   }));
 }

@@ -19,7 +19,7 @@ export interface PlanInHand {
 
 export const PlanContext = createContext<PlanInHand | null>(null);
 
-export function usePlanInHand(): PlanInHand {
+export function usePlanContext(): PlanInHand {
   const plan = useContext(PlanContext);
   if (plan === null) {
     throw new Error("There is no plan around this part.");

@@ -4,12 +4,12 @@ import { addDays, nextDay } from "./time";
 import { composed } from "./usePlans";
 
 /** Days ahead in which existing sessions are considered. */
-const AHEAD = 400;
+const DAYS_AHEAD = 400;
 
 /** Returns the next unplanned start of a course, such as 2026-12-01T18:30. */
 async function freeStart(course: Course): Promise<string> {
   const today = todayInGym();
-  const query = { from: today, to: addDays(today, AHEAD), course: course.id };
+  const query = { from: today, to: addDays(today, DAYS_AHEAD), course: course.id };
   const { plans } = await answered(api.GET("/api/plans", { params: { query } }));
   const taken = plans.map(({ startsAt }) => startsAt?.slice(0, 10) ?? "");
   return `${nextDay(course, today, taken)}T${course.time ?? "18:00"}`;

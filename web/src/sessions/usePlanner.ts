@@ -2,10 +2,10 @@ import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-quer
 import { useCallback, useEffect, useRef, useState } from "react";
 import { again, answered, api, ifMatch, type Plan, Refusal, refusal } from "../api/client";
 import { keys } from "../api/keys";
+import { useDebounced } from "../ui/useDebounced";
 import { useHistory } from "../ui/useHistory";
 import { useKept } from "../ui/useKept";
 import { useNotice } from "../ui/useNotice";
-import { useSettled } from "../ui/useSettled";
 import { contentOf, type PlanContent } from "./plan";
 
 /** The parts of a session that a coach writes. */
@@ -20,8 +20,8 @@ export interface Draft {
 export type Saving = "saved" | "waiting" | "saving" | "failed" | "changed";
 
 /** Pause in ms after the last change before it is saved. */
-const PAUSE = 900;
-const PRESENCE = 8000;
+const PAUSE_MS = 900;
+const PRESENCE_INTERVAL_MS = 8000;
 
 export function draftOf(plan: Plan): Draft {
   return {
@@ -60,7 +60,7 @@ export function usePlan(id: number) {
 /** What follows from the current plan; until it arrives the previous answer is returned as `old`. */
 export function usePlanCheck(content: PlanContent) {
   const now = JSON.stringify(content);
-  const settled = useSettled(now, 120);
+  const settled = useDebounced(now, 120);
   const { data, error, isPlaceholderData, isFetching } = useQuery({
     queryKey: keys.planCheck(settled),
     queryFn: ({ signal }) =>
@@ -145,7 +145,7 @@ export function usePlanner(plan: Plan) {
       return;
     }
     setSaving((was) => (was === "failed" ? was : "waiting"));
-    const timer = setTimeout(() => void save(), saving === "failed" ? 5000 : PAUSE);
+    const timer = setTimeout(() => void save(), saving === "failed" ? 5000 : PAUSE_MS);
     return () => clearTimeout(timer);
   }, [text, unsaved, save, saving]);
 
@@ -209,7 +209,7 @@ export function usePlanner(plan: Plan) {
       }
     };
     void look();
-    const timer = setInterval(() => void look(), PRESENCE);
+    const timer = setInterval(() => void look(), PRESENCE_INTERVAL_MS);
     return () => clearInterval(timer);
   }, [plan.id, takeTheirs, notice]);
 

@@ -62,7 +62,7 @@ export function useCreatePlan() {
 }
 
 /** Archives or restores a session. */
-export function useShelvePlan() {
+export function useArchivePlan() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (plan: { id: number; version: number; archived: boolean }) => {

@@ -8,8 +8,8 @@ interface History<T> {
   at: number;
 }
 
-const ONE_STEP = 700;
-const MOST = 200;
+const ONE_STEP_MS = 700;
+const MAX_STEPS = 200;
 
 /** A value with undo and redo; the initial value may have an earlier one. */
 export function useHistory<T>(initial: () => { now: T; before: T | null }) {
@@ -25,8 +25,8 @@ export function useHistory<T>(initial: () => { now: T; before: T | null }) {
         return h;
       }
       const time = Date.now();
-      const same = typed && h.past.length > 0 && time - h.at < ONE_STEP;
-      return { past: same ? h.past : [...h.past, h.now].slice(-MOST), now, future: [], at: typed ? time : 0 };
+      const same = typed && h.past.length > 0 && time - h.at < ONE_STEP_MS;
+      return { past: same ? h.past : [...h.past, h.now].slice(-MAX_STEPS), now, future: [], at: typed ? time : 0 };
     });
   }, []);
   const undo = useCallback(() => {

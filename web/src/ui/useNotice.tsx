@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import { refusal } from "../api/client";
 
 /** Time in s for which an undo is offered. */
-const UNDO = 8;
+const UNDO_SECONDS = 8;
 
 /** Short messages that disappear by themselves. */
 export function useNotice() {
@@ -16,7 +16,7 @@ export function useNotice() {
         const key = `undo ${Date.now()}`;
         void message.success({
           key,
-          duration: UNDO,
+          duration: UNDO_SECONDS,
           content: (
             <>
               {sentence}{" "}

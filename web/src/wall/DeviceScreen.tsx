@@ -7,7 +7,7 @@ import { useScreen, useTick } from "./useScreen";
 import "./wall.css";
 
 /** Time in ms for which the lamp of the bell is lit. */
-const LIT = 1500;
+const LAMP_MS = 1500;
 
 /**
  * Simulates two devices of a gym, a large button and a bell, over the HTTP calls that any device can use; see
@@ -24,7 +24,7 @@ export function DeviceScreen({ screenKey }: { screenKey: string }) {
     programme === null ? [] : soundsOf(programme).filter((sound) => sound.kind === "bell" || sound.kind === "end-bell");
   const next = bells.find((bell) => bell.atMs > position);
   const rings =
-    run !== null && bells.some((bell) => bell.atMs <= position && position - bell.atMs < LIT * run.state.speed);
+    run !== null && bells.some((bell) => bell.atMs <= position && position - bell.atMs < LAMP_MS * run.state.speed);
   const isStanding = run !== null && stands(run.state, now);
   useEffect(() => {
     document.title = "Button and bell";

@@ -4,13 +4,13 @@ import { CombinationLine } from "../combination-line/CombinationLine";
 import { MovingMark } from "../combination-line/MovingMark";
 
 /** Pause in ms before it starts again. */
-const BREATH = 1400;
+const PAUSE_MS = 1400;
 /** Minimum width in drawing units, so that a short chain is not drawn too large. */
-const ROOM = 1240;
+const MIN_WIDTH = 1240;
 
 /** Returns the moment of a chain at a time since its first repetition; null in the pause between repetitions. */
 export function playedAt(since: number, lengthMs: number, slower: number, again: boolean): number | null {
-  const whole = lengthMs * slower + BREATH;
+  const whole = lengthMs * slower + PAUSE_MS;
   if (since < 0 || (!again && since > whole)) {
     return null;
   }
@@ -39,7 +39,7 @@ export function MovingLine({
     <div className="wall-line">
       <CombinationLine
         drawing={chain.line}
-        width={ROOM}
+        width={MIN_WIDTH}
         name={chain.line.words}
         overlay={(line) => <MovingMark line={line} at={at} />}
       />

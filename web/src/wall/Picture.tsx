@@ -2,7 +2,7 @@ import type { Programme, ProgrammeCue } from "../api/client";
 import { numbersOf, type TrackMoment } from "./moment";
 
 /** Maximum number of steps side by side. */
-const MOST = 9;
+const MAX_STEPS = 9;
 
 /** The steps of a drill with the current one highlighted: rungs, a pyramid, sides, themes, on and off. */
 export function Picture({ moment, programme }: { moment: TrackMoment; programme: Programme }) {
@@ -16,12 +16,12 @@ export function Picture({ moment, programme }: { moment: TrackMoment; programme:
     return <Pyramid steps={shown} now={step} />;
   }
   // A long row is shown from a little before the current step.
-  const from = shown.length <= MOST ? 0 : Math.min(Math.max(0, step - 2), shown.length - MOST);
+  const from = shown.length <= MAX_STEPS ? 0 : Math.min(Math.max(0, step - 2), shown.length - MAX_STEPS);
   const isRising = drill === "ladder" || drill === "builder";
   const most = Math.max(1, ...shown.map((one) => itemsOf(one, programme)));
   return (
     <ol className={isRising ? "wall-steps wall-rising" : "wall-steps"}>
-      {shown.slice(from, from + MOST).map((one, at) => (
+      {shown.slice(from, from + MAX_STEPS).map((one, at) => (
         <li
           key={one.key}
           className={stepClass(from + at, step)}

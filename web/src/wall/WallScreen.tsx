@@ -1,19 +1,19 @@
 import { useCallback, useState } from "react";
 import type { Programme, ScreenRun } from "../api/client";
-import { Corner } from "./Corner";
 import { momentOf, type TrackMoment, tracksOf } from "./moment";
+import { SharedTrackView } from "./SharedTrackView";
 import type { ScreenClient, ScreenView } from "./screenClient";
 import { positionAt, stands, timeOf } from "./state";
-import { Together } from "./Together";
-import { Tracks } from "./Tracks";
+import { TrackViews } from "./TrackViews";
 import { useAwake } from "./useAwake";
 import { useScreen, useTick } from "./useScreen";
 import { useSound } from "./useSound";
 import { useWallKeys } from "./useWallKeys";
+import { WallStatus } from "./WallStatus";
 import "./wall.css";
 
 /** Time in ms for which the end of a session is shown. */
-const LONG_OVER = 15 * 60_000;
+const SHOW_END_MS = 15 * 60_000;
 
 /** The wall of the gym: time left, what now, what next, who works; readable from eight metres. */
 export function WallScreen({ screenKey }: { screenKey: string }) {
@@ -28,7 +28,7 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
   // A session that ended long ago makes room for the next one.
   const overAt =
     run === null ? null : (run.state.endedMs ?? (stands(run.state, now) ? null : timeOf(run.state, run.lengthMs)));
-  const isLongOver = overAt !== null && now > overAt + LONG_OVER;
+  const isLongOver = overAt !== null && now > overAt + SHOW_END_MS;
 
   const showCorner = useCallback(() => setCorner((open) => !open), []);
   useWallKeys(client, sound, showCorner);
@@ -65,7 +65,7 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
           <p className="wall-away">{isLongOver ? "no server" : "no server · it goes on"}</p>
         )}
       </div>
-      {corner && <Corner client={client} view={view} sound={sound} onClose={() => setCorner(false)} />}
+      {corner && <WallStatus client={client} view={view} sound={sound} onClose={() => setCorner(false)} />}
     </main>
   );
 }
@@ -117,13 +117,13 @@ function Playing({
       </div>
     );
   }
-  // Tracks that all do the same, or wait together, are shown as one.
+  // TrackViews that all do the same, or wait together, are shown as one.
   const together = moments.every(
     (moment) => (moment.segment?.track ?? null) === null && moment.next?.key === first.next?.key,
   );
   return together || moments.length === 1 ? (
-    <Together moment={first} run={run} programme={programme} stopped={stopped} since={since} />
+    <SharedTrackView moment={first} run={run} programme={programme} stopped={stopped} since={since} />
   ) : (
-    <Tracks moments={moments} programme={programme} stopped={stopped} />
+    <TrackViews moments={moments} programme={programme} stopped={stopped} />
   );
 }

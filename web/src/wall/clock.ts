@@ -6,11 +6,11 @@ export interface RoundTrip {
 }
 
 /** Maximum drift between two good clocks, as a share of the elapsed time. */
-const DRIFT = 0.0001;
+const MAX_DRIFT = 0.0001;
 /** Maximum rate of correction, as a share of the elapsed time, so that no second is seen to jump. */
-const SLEW = 0.02;
+const MAX_SLEW = 0.02;
 /** Difference in ms from which the clock is set at once: at the start, and after a sleep. */
-const STEP = 1000;
+const STEP_MS = 1000;
 
 /**
  * The server's clock as this device knows it: the local clock plus an offset, from the fastest of several round
@@ -78,7 +78,7 @@ export class ServerClock {
 
   /** Returns the maximum error, in ms. */
   bound(): number {
-    return this.measuredBound + DRIFT * Math.max(0, this.local() - this.measuredAt);
+    return this.measuredBound + MAX_DRIFT * Math.max(0, this.local() - this.measuredAt);
   }
 
   /** Tells whether the server was ever asked. */
@@ -110,11 +110,11 @@ export class ServerClock {
     const passed = Math.max(0, now - this.askedAt);
     this.askedAt = now;
     const off = (this.target ?? this.applied) - this.applied;
-    this.applied += Math.sign(off) * Math.min(Math.abs(off), SLEW * passed);
+    this.applied += Math.sign(off) * Math.min(Math.abs(off), MAX_SLEW * passed);
   }
 
   private step(): void {
-    if (this.target !== null && Math.abs(this.target - this.applied) > STEP) {
+    if (this.target !== null && Math.abs(this.target - this.applied) > STEP_MS) {
       this.applied = this.target;
     }
   }

@@ -150,9 +150,9 @@ export function stretchAfter(programme: Programme, at: number): number {
 }
 
 /** Time in ms after the start of a stretch within which "back" goes to the previous one. */
-const JUST_BEGUN = 3000;
+const JUST_STARTED_MS = 3000;
 
 /** Returns the start of this stretch, or of the previous one when this has only just started. */
 export function stretchBefore(programme: Programme, at: number): number {
-  return programme.stretches.filter((ms) => ms <= at - JUST_BEGUN).at(-1) ?? 0;
+  return programme.stretches.filter((ms) => ms <= at - JUST_STARTED_MS).at(-1) ?? 0;
 }

@@ -1,9 +1,9 @@
 import { bell, clap, type Sound } from "./sounds";
 
 /** How far ahead sounds are scheduled on the audio clock, in s: timers of a background tab run once a minute. */
-const AHEAD = 90;
+const LOOKAHEAD_SECONDS = 90;
 /** Deviation in s from which a sound is scheduled again. */
-const OFF = 0.006;
+const MAX_DEVIATION_SECONDS = 0.006;
 
 interface Planned {
   source: AudioBufferSourceNode;
@@ -69,13 +69,13 @@ export class Player {
     for (const sound of line.runs ? sounds : []) {
       const away = (sound.atMs - line.position) / 1000 / line.speed;
       const buffer = this.buffers.get(sound.clip ?? sound.kind);
-      if (away < -0.05 || away > AHEAD || !buffer) {
+      if (away < -0.05 || away > LOOKAHEAD_SECONDS || !buffer) {
         continue;
       }
       wanted.add(sound.key);
       const when = Math.max(now, now + away - late);
       const planned = this.planned.get(sound.key);
-      if (planned && (Math.abs(planned.when - when) <= OFF || planned.when <= now + 0.02)) {
+      if (planned && (Math.abs(planned.when - when) <= MAX_DEVIATION_SECONDS || planned.when <= now + 0.02)) {
         continue;
       }
       planned?.source.stop();

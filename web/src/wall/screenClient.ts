@@ -31,16 +31,16 @@ interface Stored {
 }
 
 /** Polling intervals in ms, with and without a push connection. */
-const CALM = 20_000;
-const EAGER = 2000;
+const POLL_MS_WHEN_PUSHED = 20_000;
+const POLL_MS = 2000;
 /** Interval in ms between two checks of what is shown. */
-const LOOK = 200;
+const TICK_MS = 200;
 /** Gap in real time, in ms, after which cues count as not shown: the device slept. */
-const ASLEEP = 5000;
+const SLEEP_GAP_MS = 5000;
 /** Interval in ms between measurements of the clock. */
-const MEASURE = 60_000;
-const TRIPS = 6;
-const BATCH = 400;
+const MEASURE_INTERVAL_MS = 60_000;
+const ROUND_TRIPS = 6;
+const BATCH_SIZE = 400;
 
 interface Parts {
   key: string;
@@ -109,8 +109,8 @@ export class ScreenClient {
     }
     this.listen();
     this.timers.push(
-      setInterval(() => this.look(), LOOK),
-      setInterval(() => void this.measure(), MEASURE),
+      setInterval(() => this.look(), TICK_MS),
+      setInterval(() => void this.measure(), MEASURE_INTERVAL_MS),
     );
     this.ask();
   }
@@ -263,7 +263,7 @@ export class ScreenClient {
           this.ask();
         });
       },
-      this.view.reach === "told" ? CALM : EAGER,
+      this.view.reach === "told" ? POLL_MS_WHEN_PUSHED : POLL_MS,
     );
   }
 
@@ -327,7 +327,7 @@ export class ScreenClient {
     const before = this.seenUntil;
     this.seenUntil = { run: run.id, passage: state.passage, position, at: local };
     // A screen that joins later, or wakes, starts where it joins.
-    const watched = before?.run === run.id && local - before.at < ASLEEP;
+    const watched = before?.run === run.id && local - before.at < SLEEP_GAP_MS;
     const jumped = watched && before.passage !== state.passage;
     const from = jumped ? this.startOf(position) : watched ? before.position : position - 1;
     const shown: Shown[] = programme.cues
@@ -364,7 +364,7 @@ export class ScreenClient {
         const same = this.shown.filter((one) => one.run === first.run);
         const batch: Shown[] = [];
         const sent = same.filter((one) => {
-          const fits = batch.length === 0 || batch.length + one.shown.length <= BATCH;
+          const fits = batch.length === 0 || batch.length + one.shown.length <= BATCH_SIZE;
           if (fits) {
             batch.push(...one.shown);
           }
@@ -402,7 +402,7 @@ export class ScreenClient {
     const local = this.parts.local ?? (() => performance.now());
     const trips: RoundTrip[] = [];
     try {
-      for (let trip = 0; trip < TRIPS; trip += 1) {
+      for (let trip = 0; trip < ROUND_TRIPS; trip += 1) {
         const sentMs = local();
         const answer = await fetch("/api/clock", { cache: "no-store" });
         const receivedMs = local();

@@ -7,7 +7,7 @@ import { soundsOf } from "./sounds";
 import { positionAt, stands } from "./state";
 
 /** Interval between two scheduling passes, in ms. */
-const LOOK = 500;
+const TICK_MS = 500;
 /** The cache in which clips are stored for use without the server. */
 const CLIPS = "periplus-clips";
 
@@ -105,7 +105,7 @@ export function useSound(client: ScreenClient, view: ScreenView, key: string): S
       });
     };
     plan();
-    const timer = setInterval(plan, LOOK);
+    const timer = setInterval(plan, TICK_MS);
     const told = client.subscribe(plan);
     return () => {
       clearInterval(timer);

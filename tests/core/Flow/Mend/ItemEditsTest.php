@@ -66,13 +66,13 @@ final class ItemEditsTest extends TestCase
     {
         $edits = new ItemEdits(Catalogue::builtIn());
         $this->limitTo(60)->forAll(Chains::any())->then(static function (Chain $chain) use ($edits): void {
-            foreach (array_keys($chain->items) as $at) {
-                foreach ($edits->list($chain, $at) as $edit) {
+            foreach (array_keys($chain->items) as $index) {
+                foreach ($edits->list($chain, $index) as $edit) {
                     $items = Edit::apply($chain->items, $edit->edits);
                     self::assertTrue(EditList::isValid($items), $edit->name);
                     self::assertSame(\count($chain) - (ItemEditKind::LeaveOut === $edit->kind ? 1 : 0), \count($items));
                     if (\in_array($edit->kind, [ItemEditKind::Earlier, ItemEditKind::Later], true)) {
-                        self::assertSame($chain->items[$at], $items[(int) $edit->at]);
+                        self::assertSame($chain->items[$index], $items[(int) $edit->at]);
                     } elseif (ItemEditKind::LeaveOut !== $edit->kind) {
                         self::assertNotSame(self::keys($chain->items), self::keys($items), $edit->name);
                     }
@@ -88,11 +88,11 @@ final class ItemEditsTest extends TestCase
     }
 
     /** @return array<string, string> by the name of the edit: the chain with it */
-    private static function done(string $text, int $at): array
+    private static function done(string $text, int $index): array
     {
         $chain = Chains::read($text);
         $writer = new Writer(Numbering::named('parity'));
-        $edits = (new ItemEdits(Catalogue::builtIn()))->list($chain, $at);
+        $edits = (new ItemEdits(Catalogue::builtIn()))->list($chain, $index);
 
         return array_combine(
             array_map(static fn (ItemEdit $edit): string => $edit->name, $edits),

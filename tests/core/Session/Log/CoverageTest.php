@@ -64,9 +64,9 @@ final class CoverageTest extends TestCase
         $from = 100 * $random->getInt(0, 500);
         $to = $from + 100 * $random->getInt(1, 200);
         $ticks = 0;
-        for ($at = $from; $at < $to; $at += 100) {
+        for ($index = $from; $index < $to; $index += 100) {
             foreach ($stretches as [$begin, $end]) {
-                $ticks += $begin <= $at && $at < $end ? 1 : 0;
+                $ticks += $begin <= $index && $index < $end ? 1 : 0;
             }
         }
 

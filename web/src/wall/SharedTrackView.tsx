@@ -7,7 +7,7 @@ import { timeLeft } from "./time";
 import { sizeOf, stateWord } from "./words";
 
 /** The wall while everybody does the same. */
-export function Together({
+export function SharedTrackView({
   moment,
   run,
   programme,

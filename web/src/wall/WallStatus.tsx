@@ -10,7 +10,7 @@ const REACH = {
 };
 
 /** The state of a wall on request: clock, connection and sound. */
-export function Corner({
+export function WallStatus({
   client,
   view,
   sound,

@@ -18,7 +18,7 @@ const AIMS: { value: "due" | "theme" | "weapon"; label: string }[] = [
 ];
 
 /** Generates the session from course, minutes, aim and seed; locked parts stay. */
-export function OnePress({
+export function GenerateSession({
   planner,
   onClose,
   onReasons,

@@ -9,7 +9,7 @@ use Symfony\Component\HttpKernel\Event\ResponseEvent;
 
 /** Marks API responses as not cacheable by browsers and proxies. */
 #[AsEventListener(priority: -2000)]
-final readonly class NothingKept
+final readonly class NoStoreListener
 {
     public function __invoke(ResponseEvent $event): void
     {

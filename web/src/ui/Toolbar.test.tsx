@@ -1,18 +1,18 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
-import { Stops } from "./Stops";
+import { Toolbar } from "./Toolbar";
 
 afterEach(cleanup);
 
 function Row({ names, off = [] }: { names: string[]; off?: string[] }) {
   return (
-    <Stops label="row">
+    <Toolbar label="row">
       {names.map((name) => (
         <button key={name} type="button" disabled={off.includes(name)}>
           {name}
         </button>
       ))}
-    </Stops>
+    </Toolbar>
   );
 }
 const reached = () =>

@@ -13,7 +13,7 @@ use Symfony\Component\HttpKernel\Event\RequestEvent;
  * them.
  */
 #[AsEventListener(priority: 17)]
-final readonly class ReadableValues
+final readonly class RejectImplausibleValues
 {
     /** Greater than any time in ms, and small enough for floats to be exact integers. */
     private const MAX_NUMBER = 1e15;
@@ -41,10 +41,10 @@ final readonly class ReadableValues
                 (null === $value && $isList)
                 || ((\is_int($value) || \is_float($value)) && !(abs($value) <= self::MAX_NUMBER))
             ) {
-                $at = self::place($place, $key, $isList);
+                $index = self::place($place, $key, $isList);
                 $message =
                     null === $value ? 'There is nothing at this place of the list.' : 'This number is too large.';
-                throw Invalid::field($at, \sprintf('%s: %s', $at, $message), $message);
+                throw Invalid::field($index, \sprintf('%s: %s', $index, $message), $message);
             }
             if (\is_array($value)) {
                 self::require($value, self::place($place, $key, $isList));

@@ -1,13 +1,13 @@
 import { useEffect, useRef } from "react";
 
-export interface Way {
+export interface ExportItem {
   label: string;
   /** The URL; null with a sentence when it is unavailable now. */
   to: string | null;
 }
 
 /** A menu of exports of a page, as files and on paper. */
-export function TakeOut({ ways }: { ways: Way[] }) {
+export function ExportMenu({ items }: { items: ExportItem[] }) {
   const box = useRef<HTMLDetailsElement>(null);
   useEffect(() => {
     const close = (event: Event) => {
@@ -21,11 +21,11 @@ export function TakeOut({ ways }: { ways: Way[] }) {
     };
   }, []);
   return (
-    <details className="take-out" ref={box}>
+    <details className="export-menu" ref={box}>
       <summary>Export ▾</summary>
       {/* A click beside the menu closes it and does nothing else. */}
       <div
-        className="take-out-shade"
+        className="export-shade"
         aria-hidden="true"
         onClick={() => {
           if (box.current) {
@@ -34,13 +34,13 @@ export function TakeOut({ ways }: { ways: Way[] }) {
         }}
       />
       <ul>
-        {ways.map((way) => (
-          <li key={way.label}>
-            {way.to === null ? (
-              <span className="way-out way-shut">{way.label}</span>
+        {items.map((item) => (
+          <li key={item.label}>
+            {item.to === null ? (
+              <span className="export-item is-disabled">{item.label}</span>
             ) : (
-              <a className="way-out" href={way.to}>
-                {way.label}
+              <a className="export-item" href={item.to}>
+                {item.label}
               </a>
             )}
           </li>

@@ -16,13 +16,13 @@ use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\RoundStance;
 
 /** One technique repeated on one leg. */
-final readonly class Balance implements Drill
+final readonly class BalanceDrill implements Drill
 {
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
             'balance',
-            'Balance',
+            'BalanceDrill',
             'One technique over and over, the other foot never down before the side changes; each side twice.',
             [1, 1],
             [
@@ -112,8 +112,8 @@ final readonly class Balance implements Drill
         $ms = 1000 * $run->parameters->whole('seconds');
         $stretches = [];
         $stance = $run->stance;
-        for ($at = 0; $at < 2 * $run->parameters->whole('times') && $at * $ms < $run->ms(); ++$at) {
-            $stretches[] = [$at * $ms, min($ms, $run->ms() - $at * $ms), $stance];
+        for ($index = 0; $index < 2 * $run->parameters->whole('times') && $index * $ms < $run->ms(); ++$index) {
+            $stretches[] = [$index * $ms, min($ms, $run->ms() - $index * $ms), $stance];
             $stance = $stance->flipped();
         }
 

@@ -9,7 +9,7 @@ use Symfony\Component\HttpKernel\Event\RequestEvent;
 
 /** Cleans every text of a request with {@see PlainText}. */
 #[AsEventListener(priority: 18)]
-final readonly class ReadableRequests
+final readonly class StripControlCharacters
 {
     public function __invoke(RequestEvent $event): void
     {

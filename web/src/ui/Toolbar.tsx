@@ -9,7 +9,7 @@ interface Props extends HTMLAttributes<HTMLDivElement> {
 /**
  * A toolbar: several buttons with one tab stop. Arrow keys move between them, Home and End go to the first and last.
  */
-export function Stops({ label, children, ...rest }: Props) {
+export function Toolbar({ label, children, ...rest }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const all = () => [...(box.current?.querySelectorAll<HTMLElement>(PRESSED) ?? [])];
   const reach = (chosen: HTMLElement | undefined) => {

@@ -1,11 +1,11 @@
-import { became } from "./difference";
+import { wordDiff } from "./difference";
 import "./compare.css";
 
 /** Shows how a chain changed: additions are marked, omissions are struck through. */
-export function Became({ before, after }: { before: string; after: string }) {
+export function ChainDiff({ before, after }: { before: string; after: string }) {
   return (
-    <span className="became numbers">
-      {became(before.split(" "), after.split(" ")).map(({ text, kind }, at) => {
+    <span className="wordDiff numbers">
+      {wordDiff(before.split(" "), after.split(" ")).map(({ text, kind }, at) => {
         const key = `${at} ${kind}`;
         return kind === "new" ? (
           <ins key={key}>{text} </ins>

@@ -2,14 +2,14 @@ import { useEffect, useState } from "react";
 import { useReachable } from "../api/connection";
 
 /** Time in ms after which a wait is unusually long. */
-const LONG = 8000;
+const LONG_WAIT_MS = 8000;
 
 /** Shown while a screen loads, after a short delay, so that fast answers show nothing. A long wait says so. */
-export function Waiting({ what = "Loading" }: { what?: string }) {
+export function Loading({ what = "Loading" }: { what?: string }) {
   const reachable = useReachable();
   const [long, setLong] = useState(false);
   useEffect(() => {
-    const timer = setTimeout(() => setLong(true), LONG);
+    const timer = setTimeout(() => setLong(true), LONG_WAIT_MS);
     return () => clearTimeout(timer);
   }, []);
   return (

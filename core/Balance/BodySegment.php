@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Balance;
 
 /** A body segment as measured in a sample of people; of a paired one, one side. */
-final readonly class Segment
+final readonly class BodySegment
 {
     /**
      * @param float $mass share of the mass of the body, 0..1

@@ -4,10 +4,10 @@ import { timeLeft } from "./time";
 import { sizeOf, stateWord } from "./words";
 
 /** Time in ms for which each stance is shown in turn. */
-const TURN = 5000;
+const TURN_MS = 5000;
 
 /** The wall while each track does its own work: a line and a light for each. */
-export function Tracks({
+export function TrackViews({
   moments,
   programme,
   stopped,
@@ -32,7 +32,7 @@ export function Tracks({
 function Track({ moment, programme }: { moment: TrackMoment; programme: Programme }) {
   const { resting, cue, chain, thrownIn } = standingAt(moment, programme);
   // Both stances in turn, because there is no room for both.
-  const turn = Math.floor(moment.leftMs / TURN) % 2 === 0 ? "orthodox" : "southpaw";
+  const turn = Math.floor(moment.leftMs / TURN_MS) % 2 === 0 ? "orthodox" : "southpaw";
   return (
     <section className={`wall-track is-${moment.kind} ${moment.lastTen ? "is-last" : ""}`} aria-label={moment.name}>
       <span className="wall-light" aria-hidden="true" />

@@ -8,7 +8,7 @@ use Doctrine\DBAL\Exception\ConnectionException;
 use Psr\Cache\CacheItemPoolInterface;
 
 /** Caches values from the database: they are fresh for a moment, and are still used while the database is down. */
-final readonly class LastKnown
+final readonly class FallbackCache
 {
     public function __construct(private CacheItemPoolInterface $copiesCache)
     {

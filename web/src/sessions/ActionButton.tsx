@@ -15,11 +15,11 @@ interface Props {
 }
 
 /** An action as an icon button with a name. */
-export function Way({ label, sign, pressed, onPress }: Props) {
+export function ActionButton({ label, sign, pressed, onPress }: Props) {
   return (
     <button
       type="button"
-      className={pressed ? "way-sign is-pressed" : "way-sign"}
+      className={pressed ? "action-button is-pressed" : "action-button"}
       aria-label={label}
       title={label}
       aria-pressed={pressed}

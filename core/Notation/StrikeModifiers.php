@@ -13,7 +13,7 @@ use Periplus\Core\Technique\Side;
  *
  * @internal to {@see StrikePhraseParser}
  */
-final class StrikeWords
+final class StrikeModifiers
 {
     public Role|Side|null $side = null;
     public ?Role $role = null;
@@ -29,7 +29,7 @@ final class StrikeWords
     }
 
     /** Left and right are more precise than lead and rear, so the two have to agree. */
-    public function say(Role|Side $side): void
+    public function setSide(Role|Side $side): void
     {
         if ($this->side instanceof Role && $side instanceof Side) {
             $this->role = $this->side;

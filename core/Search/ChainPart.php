@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Search;
 
 /** The part of a chain in which items are searched for. */
-enum Place: string
+enum ChainPart: string
 {
     case Starts = 'starts';
     case Ends = 'ends';
