@@ -1,7 +1,9 @@
 import { existsSync, readFileSync } from "node:fs";
+import { lingui } from "@lingui/vite-plugin";
 import react from "@vitejs/plugin-react";
 import { defineConfig, type Plugin } from "vite";
 import { VitePWA } from "vite-plugin-pwa";
+import { messageMacros } from "./messages";
 
 /** The colours of the palette, which paper shares, as CSS variables. */
 function palette(): Plugin {
@@ -64,7 +66,7 @@ const worker = VitePWA({
 });
 
 export default defineConfig({
-  plugins: [react(), palette(), worker],
+  plugins: [messageMacros(), lingui(), react(), palette(), worker],
   build: {
     target: "es2022",
     assetsInlineLimit: 0,

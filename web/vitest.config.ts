@@ -1,8 +1,9 @@
 import react from "@vitejs/plugin-react";
 import { defineConfig } from "vitest/config";
+import { messageMacros } from "./messages";
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [messageMacros(), react()],
   test: {
     dir: "src",
     setupFiles: ["src/testing/page.ts"],

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Checkbox, Input, InputNumber, Select } from "antd";
 import { useState } from "react";
 import type { Advice, Exercise, Reminder } from "../api/client";
@@ -16,10 +18,14 @@ export default function AdviceScreen() {
   return (
     <main className="page">
       <GymNav />
-      <h1>Reminders and exercises</h1>
+      <h1>
+        <Trans>Reminders and exercises</Trans>
+      </h1>
       <p className="small">
-        Common practice, in the words of this gym. Two reminders at most stand with a combination on paper and in a
-        session: the one that mends its worst link first, then those of its techniques.
+        <Trans>
+          Common practice, in the words of this gym. Two reminders at most stand with a combination on paper and in a
+          session: the one that mends its worst link first, then those of its techniques.
+        </Trans>
       </p>
       <Failure error={advice.error} onRetry={advice.refetch} />
       {advice.data ? (
@@ -28,7 +34,7 @@ export default function AdviceScreen() {
           <Exercises key={`e${advice.data.exercisesVersion}`} advice={advice.data} />
         </div>
       ) : (
-        !advice.isError && <Loading what="Loading the lists" />
+        !advice.isError && <Loading what={t`Loading the lists`} />
       )}
     </main>
   );
@@ -48,24 +54,26 @@ function Reminders({ advice }: { advice: Advice }) {
       { version: advice.remindersVersion, reminders },
       {
         onSuccess: () =>
-          notice.done(reminders === null ? "The reminders are as they came." : "The reminders are saved."),
+          notice.done(reminders === null ? t`The reminders are as they came.` : t`The reminders are saved.`),
       },
     );
   return (
-    <section className="panel block" aria-label="Reminders">
-      <h2>Reminders</h2>
+    <section className="panel block" aria-label={t`Reminders`}>
+      <h2>
+        <Trans>Reminders</Trans>
+      </h2>
       <Failure error={save.error} />
       <span className="form-row">
         <Select
           value={of}
-          aria-label="Reminders for what"
+          aria-label={t`Reminders for what`}
           options={advice.reminderTopics.map((topic) => ({ value: topic, label: topicWords(topic) }))}
           onChange={setOf}
           popupMatchSelectWidth={false}
         />
         {head && (
           <Button onClick={() => setRows((now) => [...now, { id: freshId("own", now), for: of, text: "" }])}>
-            Add one
+            <Trans>Add one</Trans>
           </Button>
         )}
       </span>
@@ -78,12 +86,12 @@ function Reminders({ advice }: { advice: Advice }) {
                 value={row.text}
                 maxLength={60}
                 readOnly={!head}
-                aria-label="Reminder"
+                aria-label={t`Reminder`}
                 onChange={(event) => put(row.id, { text: event.target.value })}
               />
               {head && (
                 <Button
-                  aria-label={`Take out ${row.text}`}
+                  aria-label={t`Take out ${row.text}`}
                   onClick={() => setRows((now) => now.filter((one) => one !== row))}
                 >
                   ✕
@@ -92,7 +100,11 @@ function Reminders({ advice }: { advice: Advice }) {
             </li>
           ))}
       </ul>
-      {rows.every((row) => row.for !== of) && <p className="small">None for this yet.</p>}
+      {rows.every((row) => row.for !== of) && (
+        <p className="small">
+          <Trans>None for this yet.</Trans>
+        </p>
+      )}
       {head && (
         <Keep
           changed={changed}
@@ -127,7 +139,7 @@ function Exercises({ advice }: { advice: Advice }) {
       { version: advice.exercisesVersion, exercises },
       {
         onSuccess: () =>
-          notice.done(exercises === null ? "The exercises are as they came." : "The exercises are saved."),
+          notice.done(exercises === null ? t`The exercises are as they came.` : t`The exercises are saved.`),
       },
     );
   const add = () => {
@@ -139,12 +151,12 @@ function Exercises({ advice }: { advice: Advice }) {
     setOpen(id);
   };
   return (
-    <section className="panel block" aria-label="Exercises">
+    <section className="panel block" aria-label={t`Exercises`}>
       <h2>
-        Exercises{" "}
+        <Trans>Exercises </Trans>
         {head && (
           <Button size="small" onClick={add}>
-            Add one
+            <Trans>Add one</Trans>
           </Button>
         )}
       </h2>
@@ -158,15 +170,17 @@ function Exercises({ advice }: { advice: Advice }) {
               aria-expanded={open === row.id}
               onClick={() => setOpen(open === row.id ? null : row.id)}
             >
-              <b>{row.name || "New exercise"}</b>{" "}
+              <b>{row.name || t`New exercise`}</b>{" "}
               <small>
-                {row.for.join(", ")} · {row.count ? `${row.count} times` : `${row.seconds} s`}
+                {row.for.join(", ")} · {row.count ? t`${row.count} times` : `${row.seconds} s`}
                 {row.caution && ` · ${row.caution}`}
               </small>
             </button>
             {open === row.id && (
               <div className="exercise-form">
-                <label htmlFor={`${row.id}-name`}>Name</label>
+                <label htmlFor={`${row.id}-name`}>
+                  <Trans>Name</Trans>
+                </label>
                 <Input
                   id={`${row.id}-name`}
                   value={row.name}
@@ -174,7 +188,9 @@ function Exercises({ advice }: { advice: Advice }) {
                   readOnly={!head}
                   onChange={(event) => put(row.id, { name: event.target.value })}
                 />
-                <label htmlFor={`${row.id}-does`}>What it does</label>
+                <label htmlFor={`${row.id}-does`}>
+                  <Trans>What it does</Trans>
+                </label>
                 <Input
                   id={`${row.id}-does`}
                   value={row.does}
@@ -182,7 +198,9 @@ function Exercises({ advice }: { advice: Advice }) {
                   readOnly={!head}
                   onChange={(event) => put(row.id, { does: event.target.value })}
                 />
-                <span className="exercise-label">Belongs to</span>
+                <span className="exercise-label">
+                  <Trans>Belongs to</Trans>
+                </span>
                 <Checkbox.Group
                   value={row.for}
                   options={PARTS}
@@ -191,9 +209,11 @@ function Exercises({ advice }: { advice: Advice }) {
                 />
                 <span className="exercise-pair">
                   <span>
-                    <span className="small">Seconds</span>
+                    <span className="small">
+                      <Trans>Seconds</Trans>
+                    </span>
                     <InputNumber
-                      aria-label="Seconds"
+                      aria-label={t`Seconds`}
                       min={5}
                       max={600}
                       value={row.seconds}
@@ -202,9 +222,11 @@ function Exercises({ advice }: { advice: Advice }) {
                     />
                   </span>
                   <span>
-                    <span className="small">or times</span>
+                    <span className="small">
+                      <Trans>or times</Trans>
+                    </span>
                     <InputNumber
-                      aria-label="Times"
+                      aria-label={t`Times`}
                       min={1}
                       max={200}
                       value={row.count}
@@ -213,7 +235,9 @@ function Exercises({ advice }: { advice: Advice }) {
                     />
                   </span>
                 </span>
-                <label htmlFor={`${row.id}-easier`}>Easier</label>
+                <label htmlFor={`${row.id}-easier`}>
+                  <Trans>Easier</Trans>
+                </label>
                 <Input
                   id={`${row.id}-easier`}
                   value={row.easier}
@@ -221,7 +245,9 @@ function Exercises({ advice }: { advice: Advice }) {
                   readOnly={!head}
                   onChange={(event) => put(row.id, { easier: event.target.value })}
                 />
-                <label htmlFor={`${row.id}-caution`}>Caution</label>
+                <label htmlFor={`${row.id}-caution`}>
+                  <Trans>Caution</Trans>
+                </label>
                 <Input
                   id={`${row.id}-caution`}
                   value={row.caution}
@@ -231,7 +257,7 @@ function Exercises({ advice }: { advice: Advice }) {
                 />
                 {head && (
                   <Button onClick={() => setRows((now) => now.filter((one) => one !== row))}>
-                    Take out of the list
+                    <Trans>Take out of the list</Trans>
                   </Button>
                 )}
               </div>
@@ -271,10 +297,18 @@ function Keep({
   return (
     <p className="form-row">
       <Button type="primary" disabled={!changed} loading={pending} onClick={onSave}>
-        Save
+        <Trans>Save</Trans>
       </Button>
-      {changed && <Button onClick={onDrop}>Discard the changes</Button>}
-      {own && !changed && <Button onClick={onShipped}>Reset to the built-in list</Button>}
+      {changed && (
+        <Button onClick={onDrop}>
+          <Trans>Discard the changes</Trans>
+        </Button>
+      )}
+      {own && !changed && (
+        <Button onClick={onShipped}>
+          <Trans>Reset to the built-in list</Trans>
+        </Button>
+      )}
     </p>
   );
 }
@@ -284,7 +318,7 @@ export function topicWords(topic: string): string {
   return topic === "all"
     ? "everything"
     : topic.startsWith("cause:")
-      ? `a wait for: ${topic.slice(6)}`
+      ? t`a wait for: ${topic.slice(6)}`
       : topic.replaceAll("-", " ");
 }
 

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import createClient, { type Middleware } from "openapi-fetch";
 import { noteConnection } from "./connection";
 import type { components, paths } from "./schema";
@@ -128,7 +129,7 @@ export class Refusal extends Error {
 export const AWAY: Problem = {
   type: "away",
   status: 0,
-  title: "Cannot reach the server. What you typed is still here; try again shortly.",
+  title: t`Cannot reach the server. What you typed is still here; try again shortly.`,
 };
 
 /** Statuses of a proxy whose server is down. */

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Modal } from "antd";
 import { type ComponentType, lazy, Suspense, useEffect, useState } from "react";
 import { Link, NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
@@ -57,12 +59,14 @@ export function Frame() {
   }, [known]);
 
   if (session.isPending) {
-    return <Loading what="Checking who is here" />;
+    return <Loading what={t`Checking who is here`} />;
   }
   if (session.isError) {
     return (
-      <NoPage title="Cannot reach the server" error={session.error}>
-        <Button onClick={() => session.refetch()}>Try again</Button>
+      <NoPage title={t`Cannot reach the server`} error={session.error}>
+        <Button onClick={() => session.refetch()}>
+          <Trans>Try again</Trans>
+        </Button>
       </NoPage>
     );
   }
@@ -73,10 +77,10 @@ export function Frame() {
   return (
     <>
       <a className="skip" href="#content">
-        Skip to the content
+        <Trans>Skip to the content</Trans>
       </a>
       <header className="bar">
-        <NavLink to="/library" className="brand" aria-label="Periplus, to the library">
+        <NavLink to="/library" className="brand" aria-label={t`Periplus, to the library`}>
           <svg viewBox="0 0 34 20" width="34" height="20" aria-hidden="true">
             <path
               d="M2 16c7 0 6-12 15-12s8 12 15 12"
@@ -87,38 +91,46 @@ export function Frame() {
             />
             <circle cx="17" cy="4" r="3" fill="var(--sun)" />
           </svg>
-          Periplus
+          <Trans>Periplus</Trans>
         </NavLink>
-        <nav aria-label="Screens">
+        <nav aria-label={t`Screens`}>
           <NavLink to="/library" className={/^\/(combinations|family|near-duplicates)/.test(pathname) ? "active" : ""}>
-            Library
+            <Trans>Library</Trans>
           </NavLink>
-          <NavLink to="/bench">Bench</NavLink>
-          <NavLink to="/sessions">Sessions</NavLink>
-          <NavLink to="/run">Run</NavLink>
+          <NavLink to="/bench">
+            <Trans>Bench</Trans>
+          </NavLink>
+          <NavLink to="/sessions">
+            <Trans>Sessions</Trans>
+          </NavLink>
+          <NavLink to="/run">
+            <Trans>Run</Trans>
+          </NavLink>
           <NavLink to="/logbook" className={/^\/(reports|cards)/.test(pathname) ? "active" : ""}>
-            Logbook
+            <Trans>Logbook</Trans>
             {LogBadge && <LogBadge />}
           </NavLink>
-          <NavLink to="/generate">Generate</NavLink>
+          <NavLink to="/generate">
+            <Trans>Generate</Trans>
+          </NavLink>
           <NavLink to="/review">
-            Review
+            <Trans>Review</Trans>
             {waiting > 0 && <span className="badge">{waiting}</span>}
           </NavLink>
           <NavLink to="/gym" className={GYM.some((path) => pathname.startsWith(path)) ? "active" : ""}>
-            Gym
+            <Trans>Gym</Trans>
           </NavLink>
         </nav>
         <span className="bar-rest">
-          <button type="button" className="quiet" onClick={() => setShowKeys(true)} aria-label="Guide and keys">
+          <button type="button" className="quiet" onClick={() => setShowKeys(true)} aria-label={t`Guide and keys`}>
             ?
           </button>
-          <Link to="/account" className="who" title="Your numbering and password">
+          <Link to="/account" className="who" title={t`Your numbering and password`}>
             {user.name}
             <small>{ROLES[user.role]}</small>
           </Link>
           <button type="button" className="quiet" onClick={() => signOut.mutate()}>
-            Sign out
+            <Trans>Sign out</Trans>
           </button>
         </span>
       </header>
@@ -139,7 +151,7 @@ export function Frame() {
         open={showKeys}
         onCancel={() => setShowKeys(false)}
         footer={null}
-        title="Guide and keys"
+        title={t`Guide and keys`}
       >
         <p className="guide-links">
           {PAGES.map(({ id, title }) => (

@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import { useReachable } from "../api/connection";
 import { useOutdated } from "./version";
 
@@ -9,17 +10,19 @@ export function Notices() {
     <div role="status">
       {!reachable && (
         <p className="notice notice-away">
-          No connection to the gym’s server. What is shown may be old; what you type is kept and goes on when it is
-          back.
+          <Trans>
+            No connection to the gym’s server. What is shown may be old; what you type is kept and goes on when it is
+            back.
+          </Trans>
         </p>
       )}
       {reachable && outdated && (
         <p className="notice">
-          A new version of Periplus is here.{" "}
+          <Trans>A new version of Periplus is here. </Trans>
           <button type="button" className="link-button" onClick={() => window.location.reload()}>
-            Reload the page
-          </button>{" "}
-          when it suits you; what stands on the bench stays.
+            <Trans>Reload the page</Trans>
+          </button>
+          <Trans> when it suits you; what stands on the bench stays.</Trans>
         </p>
       )}
     </div>

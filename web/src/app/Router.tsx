@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import { Suspense } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Loading } from "../ui/Loading";
@@ -125,9 +126,13 @@ export function Router() {
 function NoSuchPage() {
   return (
     <main className="page page-narrow">
-      <h1>There is no such page</h1>
+      <h1>
+        <Trans>There is no such page</Trans>
+      </h1>
       <p>
-        The address may have been typed wrongly. Go to the <a href="/library">library</a>.
+        <Trans>
+          The address may have been typed wrongly. Go to the <a href="/library">library</a>.
+        </Trans>
       </p>
     </main>
   );

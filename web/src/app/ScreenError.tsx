@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { useEffect, useState } from "react";
 import { useRouteError } from "react-router";
@@ -28,23 +30,27 @@ export function ScreenError() {
     }
   };
   const title = outdated
-    ? "A new version of Periplus is here"
+    ? t`A new version of Periplus is here`
     : missing
-      ? "This screen could not be loaded"
-      : "This screen failed";
+      ? t`This screen could not be loaded`
+      : t`This screen failed`;
   return (
     <main className="page page-narrow" role="alert">
       <h1>{title}</h1>
       <p>
         {outdated
-          ? "The page that is open is from before. Reload it; what stands on the bench stays."
+          ? t`The page that is open is from before. Reload it; what stands on the bench stays.`
           : missing
-            ? "There is no connection to the gym’s server, or it broke off. Everything else that is open goes on."
-            : "Something in it went wrong on our side. Nothing that was saved is lost, and what stands on the bench stays."}
+            ? t`There is no connection to the gym’s server, or it broke off. Everything else that is open goes on.`
+            : t`Something in it went wrong on our side. Nothing that was saved is lost, and what stands on the bench stays.`}
       </p>
-      {tried && !reachable && <p>Still no connection. It is tried again when the server is back.</p>}
+      {tried && !reachable && (
+        <p>
+          <Trans>Still no connection. It is tried again when the server is back.</Trans>
+        </p>
+      )}
       <Button type="primary" onClick={() => void again()}>
-        {outdated ? "Reload" : "Try again"}
+        {outdated ? t`Reload` : t`Try again`}
       </Button>
     </main>
   );

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { type ComponentType, lazy } from "react";
 
 /** A screen whose script could not be loaded: offline, or after an update with new file names. */
@@ -9,7 +10,7 @@ const loads: (() => Promise<unknown>)[] = [];
 export function screen(load: () => Promise<{ default: ComponentType }>) {
   const fetching = () =>
     load().catch((cause: unknown) => {
-      throw new ScreenMissing("A screen could not be fetched.", { cause });
+      throw new ScreenMissing(t`A screen could not be fetched.`, { cause });
     });
   loads.push(load);
   return lazy(fetching);

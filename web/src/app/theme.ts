@@ -27,7 +27,7 @@ function themeOf(dark: boolean): ThemeConfig {
       controlItemBgActive: colours.sand,
       controlItemBgHover: colours.hover,
       borderRadius: 5,
-      fontFamily: '"IBM Plex Sans", sans-serif',
+      fontFamily: `"IBM Plex Sans", sans-serif`,
       fontSize: 15,
       controlHeight: 38,
       // No motion: a button whose answer came within its fade kept its spinner.

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useEffect, useRef } from "react";
 import { useLocation } from "react-router";
 
@@ -32,7 +33,7 @@ export function usePage(): void {
     const look = () => {
       const heading = headingNow();
       const text = heading?.textContent?.trim();
-      document.title = text ? `${text} · Periplus` : "Periplus";
+      document.title = text ? t`${text} · Periplus` : t`Periplus`;
       // The focus may have been on the heading of the previous page, which stays until the next page is loaded.
       const isLost = given.current?.isConnected === false && document.activeElement === document.body;
       if (!heading || !(arrives.current || isLost)) {

@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Pagination, Select } from "antd";
 import { Link, useSearchParams } from "react-router";
@@ -9,13 +11,13 @@ import { Loading } from "../ui/Loading";
 import { dayAndTime } from "../ui/words";
 
 const KINDS = [
-  { value: "", label: "Every change" },
-  { value: "combination", label: "Combinations" },
-  { value: "proposal", label: "Proposals" },
-  { value: "library", label: "Imports" },
-  { value: "rules", label: "House rules" },
-  { value: "numbering", label: "Numbering" },
-  { value: "coach", label: "Coaches" },
+  { value: "", label: t`Every change` },
+  { value: "combination", label: t`Combinations` },
+  { value: "proposal", label: t`Proposals` },
+  { value: "library", label: t`Imports` },
+  { value: "rules", label: t`House rules` },
+  { value: "numbering", label: t`Numbering` },
+  { value: "coach", label: t`Coaches` },
   { value: "sign-in", label: "Sign-ins" },
 ];
 
@@ -35,26 +37,34 @@ export default function AuditScreen() {
     <main className="page">
       <GymNav />
       <div className="form-row">
-        <h1>Audit log</h1>
+        <h1>
+          <Trans>Audit log</Trans>
+        </h1>
         <Select
           value={what}
           onChange={(value) =>
             setAddress(value === "" ? {} : { what: value }, { replace: true, preventScrollReset: true })
           }
           options={KINDS}
-          aria-label="Which entries"
+          aria-label={t`Which entries`}
           style={{ width: 160 }}
         />
         <span className="small" role="status">
-          {log.data ? `${log.data.total} ${log.data.total === 1 ? "entry" : "entries"}` : ""}
+          {log.data ? plural(log.data.total, { one: "# entry", other: "# entries" }) : ""}
         </span>
       </div>
-      {log.isPending && <Loading what="Loading the audit log" />}
+      {log.isPending && <Loading what={t`Loading the audit log`} />}
       <Failure error={log.error} />
       {log.data && entries.length === 0 && (
         <div className="panel empty">
-          <h2>Nothing is recorded yet</h2>
-          <p>Every change of the library, the numbering, the rules and the coaches stands here with who made it.</p>
+          <h2>
+            <Trans>Nothing is recorded yet</Trans>
+          </h2>
+          <p>
+            <Trans>
+              Every change of the library, the numbering, the rules and the coaches stands here with who made it.
+            </Trans>
+          </p>
         </div>
       )}
       {entries.length > 0 && (
@@ -67,7 +77,13 @@ export default function AuditScreen() {
                   <td>
                     <b>{entry.who}</b> {entry.says}
                   </td>
-                  <td>{entry.subject && <Link to={`/${entry.subject}`}>open</Link>}</td>
+                  <td>
+                    {entry.subject && (
+                      <Link to={`/${entry.subject}`}>
+                        <Trans>open</Trans>
+                      </Link>
+                    )}
+                  </td>
                 </tr>
               ))}
             </tbody>

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { useLocation } from "react-router";
 import type { Combination, Mend, NumberingId, Proposal, Rules, Stance, Verdict } from "../api/client";
@@ -39,7 +40,7 @@ const PAUSE_MS = 700;
 
 /** Returns the verdict that a screen reader announces when the typing pauses. */
 function spokenVerdict(verdict: Verdict, lengthMs: number): string {
-  return `Verdict: ${VERDICTS[verdict].word}, ${seconds(lengthMs)}.`;
+  return t`Verdict: ${VERDICTS[verdict].word}, ${seconds(lengthMs)}.`;
 }
 
 interface Props {
@@ -131,10 +132,10 @@ export function Bench({ id, stored, proposal }: Props) {
       const mine = draft;
       change(stored);
       entry.release();
-      notice.undo("Back to what is saved.", () => change(mine));
+      notice.undo(t`Back to what is saved.`, () => change(mine));
     }
   });
-  const onCopy = useStable(() => notice.copy(window.location.href, "The link is copied."));
+  const onCopy = useStable(() => notice.copy(window.location.href, t`The link is copied.`));
   const onClear = useStable(() => {
     begin();
     entry.release();
@@ -143,7 +144,7 @@ export function Bench({ id, stored, proposal }: Props) {
   const onEdit = useStable((what: KeyedEdit, at: number) => void itemEdits.byKey(what, at));
   useShortcut("findings", () => {
     const first = (of: string) => document.querySelector<HTMLElement>(`.findings ${of}`);
-    (first(".mend") ?? first(".finding button"))?.focus();
+    (first(".mend") ?? first(`.finding button`))?.focus();
   });
   const onExample = useStable((example: string) => entry.replace(example));
   const onCompareEnd = useCallback(() => setCompared(null), []);
@@ -169,7 +170,7 @@ export function Bench({ id, stored, proposal }: Props) {
   const similar = checked.old ? undefined : parts.similar;
   return (
     <main className="page bench">
-      <h1 className="unseen">{stored ? `Bench: ${stored.name}` : "Bench: a new combination"}</h1>
+      <h1 className="unseen">{stored ? t`Bench: ${stored.name}` : t`Bench: a new combination`}</h1>
       <div className="bench-options">
         <WhatIsChanged
           name={stored?.name}
@@ -213,7 +214,7 @@ export function Bench({ id, stored, proposal }: Props) {
         <div className="work-main">
           <section
             className={isOld ? "panel check-line check-line-old" : "panel check-line"}
-            aria-label="Combination line"
+            aria-label={t`Combination line`}
           >
             {readable?.stances ? (
               <CheckedLine

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link, useParams, useSearchParams } from "react-router";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { useCombination } from "../combination/useCombination";
@@ -30,13 +32,15 @@ export default function BenchScreen() {
   if (combination.isError) {
     return (
       <NoPage error={combination.error}>
-        <Link to="/library">Go to the library</Link>
+        <Link to="/library">
+          <Trans>Go to the library</Trans>
+        </Link>
       </NoPage>
     );
   }
   return combination.data ? (
     <Bench key={id} id={id} stored={draftOf(combination.data, mine)} proposal={null} />
   ) : (
-    <Loading what="Loading the combination" />
+    <Loading what={t`Loading the combination`} />
   );
 }

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useCallback } from "react";
 import type { CheckRequest, Matches, Mend, Stance } from "../api/client";
 import { useReachable } from "../api/connection";
@@ -41,13 +43,13 @@ export function CheckPanel({
       compareAddress({
         first,
         firstStance: stance,
-        firstTitle: "As it is",
+        firstTitle: t`As it is`,
         second,
         secondStance,
         secondTitle,
         rules,
         from: window.location.pathname,
-        fromName: "Bench",
+        fromName: t`Bench`,
       }),
     [first, rules, stance],
   );
@@ -55,7 +57,7 @@ export function CheckPanel({
     <aside className={isOld ? "work-side check-side-old" : "work-side"}>
       {readable && old && (!reachable || error !== null) && (
         <p className="panel old-note" role="note">
-          This is about an earlier line.
+          <Trans>This is about an earlier line.</Trans>
         </p>
       )}
       {readable ? (
@@ -72,7 +74,9 @@ export function CheckPanel({
         </>
       ) : (
         <section className="panel findings findings-empty">
-          <p className="small">What the check says will stand here.</p>
+          <p className="small">
+            <Trans>What the check says will stand here.</Trans>
+          </p>
         </section>
       )}
       {/* Below all else: it comes last and must not move what is being pressed. */}

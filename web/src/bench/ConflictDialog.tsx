@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Modal } from "antd";
 import type { Combination, Problem } from "../api/client";
 import { layers } from "../ui/layers";
@@ -19,33 +21,40 @@ export function ConflictDialog({ conflict, draft, onKeepEditing, onTakeTheirs, o
     <Modal
       getContainer={layers}
       open={conflict !== null}
-      title="Someone else changed this"
+      title={t`Someone else changed this`}
       onCancel={onKeepEditing}
       footer={[
         <Button key="keep" onClick={onKeepEditing}>
-          Keep editing mine
+          <Trans>Keep editing mine</Trans>
         </Button>,
         <Button key="theirs" onClick={() => theirs && onTakeTheirs(theirs)}>
-          Take theirs
+          <Trans>Take theirs</Trans>
         </Button>,
         <Button key="mine" type="primary" onClick={() => theirs && onSaveMine(theirs.version)}>
-          Save mine as the newest
+          <Trans>Save mine as the newest</Trans>
         </Button>,
       ]}
     >
       <p>{conflict?.title}</p>
       <dl className="versus">
-        <dt>Theirs</dt>
+        <dt>
+          <Trans>Theirs</Trans>
+        </dt>
         <dd>
           {theirs?.name}: <b>{theirs?.text}</b>
         </dd>
-        <dt>Yours</dt>
+        <dt>
+          <Trans>Yours</Trans>
+        </dt>
         <dd>
           {draft.name}: <b>{draft.text}</b>
         </dd>
       </dl>
       <p className="small">
-        Whichever you choose, the other stays in the history of the combination or on your bench (undo brings it back).
+        <Trans>
+          Whichever you choose, the other stays in the history of the combination or on your bench (undo brings it
+          back).
+        </Trans>
       </p>
     </Modal>
   );

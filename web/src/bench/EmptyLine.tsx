@@ -1,3 +1,6 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
+
 const EXAMPLES = ["1 2 3b slip left 2", "jab cross lead hook body exit", "1 (3) 6 3", "1 2 step-out 14l exit"];
 
 interface Props {
@@ -12,16 +15,16 @@ interface Props {
 export function EmptyLine({ unreadable, aside, onExample, onGoOn }: Props) {
   return (
     <div className="bench-empty">
-      <h2>{unreadable ? "Not readable yet" : "Type a combination, or touch the pad"}</h2>
+      <h2>{unreadable ? t`Not readable yet` : t`Type a combination, or touch the pad`}</h2>
       <p>
         {unreadable
-          ? "The picture comes as soon as what is underlined can be read. What you typed is kept."
-          : "You see it in both stances at once, with the weight under it and every wait in milliseconds."}
+          ? t`The picture comes as soon as what is underlined can be read. What you typed is kept.`
+          : t`You see it in both stances at once, with the weight under it and every wait in milliseconds.`}
       </p>
       {!unreadable && aside && (
         <p>
           <button type="button" className="chip" onClick={onGoOn}>
-            Go on with {aside.text}
+            <Trans>Go on with {aside.text}</Trans>
           </button>
         </p>
       )}

@@ -1,10 +1,12 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { memo } from "react";
 import { Toolbar } from "../ui/Toolbar";
 import { SHORTCUTS } from "../ui/useShortcut";
 import type { Doing } from "./useSaving";
 
-const SAVE: Record<Doing, string> = { save: "Save", propose: "Propose", approve: "Approve", revise: "Send" };
+const SAVE: Record<Doing, string> = { save: t`Save`, propose: t`Propose`, approve: t`Approve`, revise: t`Send` };
 
 interface Props {
   history: { undo: () => void; redo: () => void; canUndo: boolean; canRedo: boolean };
@@ -19,14 +21,14 @@ interface Props {
 /** The buttons beside the entry line: undo, redo, clear, link, and save. */
 export const EntryButtons = memo(function EntryButtons({ history, doing, onClear, isEmpty, onCopy, onSave }: Props) {
   return (
-    <Toolbar label="With this line" className="bench-buttons">
+    <Toolbar label={t`With this line`} className="bench-buttons">
       <button
         type="button"
         className="quiet"
         disabled={!history.canUndo}
         onClick={history.undo}
-        aria-label="Undo"
-        title={`Undo (${SHORTCUTS.undo.shown})`}
+        aria-label={t`Undo`}
+        title={t`Undo (${SHORTCUTS.undo.shown})`}
       >
         ↶
       </button>
@@ -35,18 +37,18 @@ export const EntryButtons = memo(function EntryButtons({ history, doing, onClear
         className="quiet"
         disabled={!history.canRedo}
         onClick={history.redo}
-        aria-label="Redo"
-        title={`Redo (${SHORTCUTS.redo.shown})`}
+        aria-label={t`Redo`}
+        title={t`Redo (${SHORTCUTS.redo.shown})`}
       >
         ↷
       </button>
       {onClear && (
         <button type="button" className="quiet quiet-word" disabled={isEmpty} onClick={onClear}>
-          Clear
+          <Trans>Clear</Trans>
         </button>
       )}
       <button type="button" className="quiet quiet-word" disabled={isEmpty} onClick={onCopy}>
-        Copy link
+        <Trans>Copy link</Trans>
       </button>
       <Button type="primary" onClick={onSave} title={`${SAVE[doing]} (${SHORTCUTS.save.shown})`}>
         {SAVE[doing]}

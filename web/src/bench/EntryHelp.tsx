@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { isAway, type ReadingProblem, refusal } from "../api/client";
 import { useReachable } from "../api/connection";
 import type { Checked } from "../check/useCheck";
@@ -21,21 +23,28 @@ export function EntryHelp({ checked: { latest, readable, error, old }, problems,
     <div id="entry-help" className="entry-help" role="status">
       {problem ? (
         <span className="entry-problem">
-          {problem.message} <span className="small">Expected: {problem.expected}.</span>{" "}
+          {problem.message}{" "}
+          <span className="small">
+            <Trans>Expected: {problem.expected}.</Trans>
+          </span>{" "}
           {problem.nearest.map((nearest) => (
             <button key={nearest} type="button" className="chip" onClick={() => onCorrect(problem, nearest)}>
               {nearest}
             </button>
           ))}
-          {more.length > 0 && <span className="small">and {more.length} more</span>}
+          {more.length > 0 && (
+            <span className="small">
+              <Trans>and {more.length} more</Trans>
+            </span>
+          )}
         </span>
       ) : old ? (
         <span className="entry-problem">
           {!reachable || isAway(error)
-            ? "Not checked: no connection. What you typed is kept, and is checked as soon as the server is back."
+            ? t`Not checked: no connection. What you typed is kept, and is checked as soon as the server is back.`
             : error
               ? refusal(error).title
-              : "Checking …"}
+              : t`Checking …`}
         </span>
       ) : isUnfinished && (latest?.problems.length ?? 0) > 0 ? (
         <span className="small">…</span>
@@ -59,7 +68,7 @@ export function EntryHelp({ checked: { latest, readable, error, old }, problems,
           </span>
         </span>
       ) : (
-        <span className="small">{readable?.words ?? "Numbers or words, in any mix. Press ? for the keys."}</span>
+        <span className="small">{readable?.words ?? t`Numbers or words, in any mix. Press ? for the keys.`}</span>
       )}
     </div>
   );

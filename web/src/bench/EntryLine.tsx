@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { type KeyboardEvent, type RefObject, useEffect, useLayoutEffect } from "react";
 import type { Check, ReadingProblem } from "../api/client";
 import { hasKeyboard } from "../ui/device";
@@ -106,10 +107,10 @@ export function EntryLine({ text, check, problems, current, entry, history }: Pr
         ref={field}
         value={text}
         rows={1}
-        aria-label="The combination, in numbers or words"
+        aria-label={t`The combination, in numbers or words`}
         aria-invalid={problems.length > 0}
         aria-describedby="entry-help"
-        placeholder="1 2 3b, or jab cross lead hook body"
+        placeholder={t`1 2 3b, or jab cross lead hook body`}
         spellCheck={false}
         autoCapitalize="off"
         autoComplete="off"

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { ItemEdit } from "../api/client";
 import { Toolbar } from "../ui/Toolbar";
 import { VERDICTS } from "../ui/words";
@@ -12,18 +14,20 @@ interface Props {
 
 const SIGNS: Partial<Record<ItemEdit["kind"], string>> = { "leave-out": "✕", earlier: "◀", later: "▶" };
 const ROWS: { kinds: ItemEdit["kind"][]; label: string }[] = [
-  { kinds: ["leave-out", "earlier", "later", "target", "effort"], label: "Change it" },
-  { kinds: ["exchange"], label: "Put in its place" },
+  { kinds: ["leave-out", "earlier", "later", "target", "effort"], label: t`Change it` },
+  { kinds: ["exchange"], label: t`Put in its place` },
 ];
 
 /** The changes that can be made to the pressed item, each with the resulting verdict. */
 export function ItemPanel({ name, edits, onEdit, onClose }: Props) {
   return (
-    <section className="panel next item-panel" aria-label="Change the selected item">
+    <section className="panel next item-panel" aria-label={t`Change the selected item`}>
       <div className="next-head">
-        <h2>Change the {name}</h2>
+        <h2>
+          <Trans>Change the {name}</Trans>
+        </h2>
         <button type="button" className="quiet item-close" onClick={onClose}>
-          Done
+          <Trans>Done</Trans>
         </button>
       </div>
       {ROWS.map(({ kinds, label }) => (
@@ -36,7 +40,7 @@ export function ItemPanel({ name, edits, onEdit, onClose }: Props) {
                 type="button"
                 className={`chip next-${edit.verdict}`}
                 onClick={() => onEdit(edit)}
-                aria-label={`${edit.name}: the chain ${VERDICTS[edit.verdict].word} then`}
+                aria-label={t`${edit.name}: the chain ${VERDICTS[edit.verdict].word} then`}
               >
                 {SIGNS[edit.kind] && <span aria-hidden="true">{SIGNS[edit.kind]} </span>}
                 {edit.name}{" "}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Modal } from "antd";
 import type { Check, CheckRequest, Mend } from "../api/client";
 import { useCheck } from "../check/useCheck";
@@ -26,20 +28,20 @@ export function MendCompare({ check, mend, request, onMend, onClose }: Props) {
       onCancel={onClose}
       footer={[
         <Button key="close" onClick={onClose}>
-          Cancel
+          <Trans>Cancel</Trans>
         </Button>,
         <Button key="mend" type="primary" disabled={!ready} onClick={() => mend && onMend(mend)}>
-          Apply
+          <Trans>Apply</Trans>
         </Button>,
       ]}
     >
       {ready && mended.readable ? (
         <Compare
-          first={{ title: "As it is", check, stance: request.stance ?? "orthodox" }}
-          second={{ title: "Mended", check: mended.readable, stance: request.stance ?? "orthodox" }}
+          first={{ title: t`As it is`, check, stance: request.stance ?? "orthodox" }}
+          second={{ title: t`Mended`, check: mended.readable, stance: request.stance ?? "orthodox" }}
         />
       ) : (
-        <Loading what="Checking the mend" />
+        <Loading what={t`Checking the mend`} />
       )}
     </Modal>
   );

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { memo, useState } from "react";
 import type { Continuations } from "../api/client";
 import { Segmented } from "../ui/Segmented";
@@ -6,9 +8,9 @@ import { LIMBS } from "../ui/words";
 
 const MAX_SHOWN = 40;
 const FILTERS = [
-  { value: "", label: "All" },
+  { value: "", label: t`All` },
   ...LIMBS.map((limb) => ({ ...limb, value: limb.value as string })),
-  { value: "move", label: "Moves" },
+  { value: "move", label: t`Moves` },
 ];
 
 interface Props {
@@ -31,15 +33,18 @@ export const NextStrip = memo(function NextStrip({ next, within, old, onPress }:
     .slice(0, MAX_SHOWN);
   const reason = shown.find((one) => one.text === pointed)?.reason;
   return (
-    <section className="panel next" aria-label="What can follow">
+    <section className="panel next" aria-label={t`What can follow`}>
       <div className="next-head">
-        <h2>What can follow</h2>
-        <Segmented size="small" value={filter} onChange={setFilter} options={FILTERS} aria-label="Which weapon" />
+        <h2>
+          <Trans>What can follow</Trans>
+        </h2>
+        <Segmented size="small" value={filter} onChange={setFilter} options={FILTERS} aria-label={t`Which weapon`} />
         <span className="next-reason" aria-live="polite">
-          {reason ?? (within ? "After the item at the cursor, soonest first." : "After the last item, soonest first.")}
+          {reason ??
+            (within ? t`After the item at the cursor, soonest first.` : t`After the last item, soonest first.`)}
         </span>
       </div>
-      <Toolbar label="What can follow" className={old ? "next-list next-old" : "next-list"}>
+      <Toolbar label={t`What can follow`} className={old ? "next-list next-old" : "next-list"}>
         {shown.map((one) => (
           <button
             key={one.text}
@@ -53,10 +58,10 @@ export const NextStrip = memo(function NextStrip({ next, within, old, onPress }:
             onPointerLeave={() => setPointed(null)}
             onFocus={() => setPointed(one.text)}
             onBlur={() => setPointed(null)}
-            aria-label={`${one.words}, ${one.waitMs === 0 ? "no wait" : `${one.waitMs} ms wait`}`}
+            aria-label={`${one.words}, ${one.waitMs === 0 ? t`no wait` : t`${one.waitMs} ms wait`}`}
             title={one.words}
           >
-            {one.text} <small>{one.waitMs === 0 ? "no wait" : `+${one.waitMs}`}</small>
+            {one.text} <small>{one.waitMs === 0 ? t`no wait` : `+${one.waitMs}`}</small>
           </button>
         ))}
       </Toolbar>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Select } from "antd";
 import { memo } from "react";
 import type { NumberingId, Rules, Stance } from "../api/client";
@@ -20,24 +22,24 @@ interface Props {
   onOptions: (part: Partial<CheckOptions>) => void;
 }
 
-const RULE_SETS = RULES.map((rule) => ({ ...rule, label: `${rule.label} rules` }));
+const RULE_SETS = RULES.map((rule) => ({ ...rule, label: t`${rule.label} rules` }));
 const CHOICES: {
   name: "tempo" | "medium" | "group" | "athlete";
   choices: { value: string | number; label: string }[];
   label: string;
 }[] = [
-  { name: "tempo", choices: TEMPOS.map(({ value, name }) => ({ value, label: `${name} tempo` })), label: "Tempo" },
-  { name: "medium", choices: MEDIA, label: "What it is thrown at" },
-  { name: "group", choices: GROUPS, label: "For which group" },
-  { name: "athlete", choices: ATHLETES, label: "Which athlete" },
+  { name: "tempo", choices: TEMPOS.map(({ value, name }) => ({ value, label: t`${name} tempo` })), label: t`Tempo` },
+  { name: "medium", choices: MEDIA, label: t`What it is thrown at` },
+  { name: "group", choices: GROUPS, label: t`For which group` },
+  { name: "athlete", choices: ATHLETES, label: t`Which athlete` },
 ];
 /** Explains why these rules were inferred. */
 function inferred(found: Rules | null): string {
   const name = RULES.find((rule) => rule.value === found)?.label;
-  return name === undefined ? "By the chain" : found === "boxing" ? "Hands: boxing" : `Chain: ${name.toLowerCase()}`;
+  return name === undefined ? t`By the chain` : found === "boxing" ? t`Hands: boxing` : t`Chain: ${name.toLowerCase()}`;
 }
 
-const PARITY: { id: NumberingId; name: string }[] = [{ id: "parity", name: "Parity" }];
+const PARITY: { id: NumberingId; name: string }[] = [{ id: "parity", name: t`Parity` }];
 
 /** The options of the check: group, opponent, rules and numbering. */
 export const OptionsBar = memo(function OptionsBar(props: Props) {
@@ -47,23 +49,27 @@ export const OptionsBar = memo(function OptionsBar(props: Props) {
   return (
     <>
       <span className="option">
-        <span>For</span>
+        <span>
+          <Trans>For</Trans>
+        </span>
         <Segmented
           size="small"
           value={stance}
           onChange={onStance}
           options={STANCES}
-          aria-label="Written for which stance"
+          aria-label={t`Written for which stance`}
         />
       </span>
       <span className="option">
-        <span>against</span>
+        <span>
+          <Trans>against</Trans>
+        </span>
         <Segmented
           size="small"
           value={options.opponent}
           onChange={(opponent) => onOptions({ opponent })}
           options={STANCES}
-          aria-label="Opponent's stance"
+          aria-label={t`Opponent's stance`}
         />
       </span>
       {CHOICES.map(({ name, choices, label }) => (
@@ -81,14 +87,14 @@ export const OptionsBar = memo(function OptionsBar(props: Props) {
         value={rules ?? ""}
         onChange={(value) => onRules(value === "" ? null : value)}
         options={[{ value: "", label: inferred(found) }, ...RULE_SETS]}
-        aria-label="House rules"
+        aria-label={t`House rules`}
       />
       <Select
         size="small"
         value={numbering}
         onChange={onNumbering}
-        options={numberings.map(({ id, name }) => ({ value: id, label: `${name} numbers` }))}
-        aria-label="Numbering"
+        options={numberings.map(({ id, name }) => ({ value: id, label: t`${name} numbers` }))}
+        aria-label={t`Numbering`}
       />
     </>
   );

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Alert, Button, Drawer, Input, type InputRef } from "antd";
 import { type FormEvent, useRef, useState } from "react";
 import { Link } from "react-router";
@@ -26,10 +28,10 @@ interface Props {
 }
 
 const WORDS: Record<Doing, { isNew: string; change: string; button: string }> = {
-  save: { isNew: "Save into the library", change: "Save the change", button: "Save" },
-  propose: { isNew: "Propose for the library", change: "Propose the change", button: "Propose" },
-  approve: { isNew: "Approve with this edit", change: "Approve with this edit", button: "Approve" },
-  revise: { isNew: "Revise the proposal", change: "Revise the proposal", button: "Send the revision" },
+  save: { isNew: t`Save into the library`, change: t`Save the change`, button: t`Save` },
+  propose: { isNew: t`Propose for the library`, change: t`Propose the change`, button: t`Propose` },
+  approve: { isNew: t`Approve with this edit`, change: t`Approve with this edit`, button: t`Approve` },
+  revise: { isNew: t`Revise the proposal`, change: t`Revise the proposal`, button: t`Send the revision` },
 };
 
 /** The drawer for the name and other fields of a combination. */
@@ -64,15 +66,28 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
       destroyOnHidden
       footer={
         <div className="save-foot">
-          <Failure error={refused} more={existing && <Link to={`/combinations/${existing.id}`}>Open it</Link>} />
+          <Failure
+            error={refused}
+            more={
+              existing && (
+                <Link to={`/combinations/${existing.id}`}>
+                  <Trans>Open it</Trans>
+                </Link>
+              )
+            }
+          />
           {isWaiting && (
             <Alert
               type="warning"
               className="save-waits"
               showIcon
               role="status"
-              title="There is no connection. It waits here, and goes out once as soon as the server is back and has checked it."
-              action={<Button onClick={saving.giveUp}>Do not send it</Button>}
+              title={t`There is no connection. It waits here, and goes out once as soon as the server is back and has checked it.`}
+              action={
+                <Button onClick={saving.giveUp}>
+                  <Trans>Do not send it</Trans>
+                </Button>
+              }
             />
           )}
           <Button
@@ -82,11 +97,11 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
             form="save-form"
             disabled={draft.text.trim() === "" || isWaiting || there !== undefined}
           >
-            {doing === "save" && !isNew ? "Save the change" : WORDS[doing].button}
+            {doing === "save" && !isNew ? t`Save the change` : WORDS[doing].button}
           </Button>
           {nameless && isAsked && (
             <p className="save-missing" role="alert">
-              Give it a name first.
+              <Trans>Give it a name first.</Trans>
             </p>
           )}
         </div>
@@ -94,7 +109,9 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
     >
       <form className="save-form" id="save-form" onSubmit={submit}>
         <p className="save-chain">{draft.text}</p>
-        <p className="small">Written for {draft.stance}.</p>
+        <p className="small">
+          <Trans>Written for {draft.stance}.</Trans>
+        </p>
         {there && (
           <Alert
             type="info"
@@ -102,9 +119,11 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
             role="status"
             title={
               <>
-                This chain is in the library already: <Link to={`/combinations/${there.id}`}>{there.name}</Link>. One
-                entry serves both stances; open it to read it as a southpaw. To keep it as another combination, change
-                the chain.
+                <Trans>
+                  This chain is in the library already: <Link to={`/combinations/${there.id}`}>{there.name}</Link>. One
+                  entry serves both stances; open it to read it as a southpaw. To keep it as another combination, change
+                  the chain.
+                </Trans>
               </>
             }
           />
@@ -112,7 +131,9 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
         {check?.drawings?.card && (
           <CombinationLine drawing={check.drawings.card} name={`Combination line of what is saved: ${check.text}`} />
         )}
-        <label htmlFor="name">Name</label>
+        <label htmlFor="name">
+          <Trans>Name</Trans>
+        </label>
         <Input
           id="name"
           ref={field}
@@ -121,71 +142,89 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
           value={draft.name}
           maxLength={120}
           onChange={(event) => give({ name: event.target.value })}
-          placeholder="What coaches will call it"
+          placeholder={t`What coaches will call it`}
         />
         {sameName && (
           <p className="save-same" role="status">
-            <Link to={`/combinations/${sameName.id}`}>{sameName.text}</Link> has this name already. Two of one name are
-            hard to tell apart.
+            <Trans>
+              <Link to={`/combinations/${sameName.id}`}>{sameName.text}</Link> has this name already. Two of one name
+              are hard to tell apart.
+            </Trans>
           </p>
         )}
-        <label htmlFor="themes">Themes</label>
+        <label htmlFor="themes">
+          <Trans>Themes</Trans>
+        </label>
         <ThemeSelect id="themes" value={draft.themes} onChange={(themes) => give({ themes })} />
-        <span className="field-name">Level</span>
+        <span className="field-name">
+          <Trans>Level</Trans>
+        </span>
         <Segmented
           block
           value={draft.level ?? check?.level?.level ?? 0}
           onChange={(level: number) => give({ level: level === check?.level?.level ? null : level })}
           options={LEVELS}
-          aria-label="Level"
+          aria-label={t`Level`}
         />
         {!check && draft.level === null && (
-          <p className="small save-level">The level follows the check, which has not answered yet.</p>
+          <p className="small save-level">
+            <Trans>The level follows the check, which has not answered yet.</Trans>
+          </p>
         )}
         {check?.level && (
           <p className="small save-level">
-            The check says {check.level.level}
-            {check.level.reasons.length > 0 &&
-              `: ${check.level.reasons
-                .slice(0, 3)
-                .map((reason) => reason.message)
-                .join(", ")}`}
-            .{draft.level !== null && draft.level !== check.level.level && " You gave it your own."}
+            <Trans>
+              The check says {check.level.level}
+              {check.level.reasons.length > 0 &&
+                `: ${check.level.reasons
+                  .slice(0, 3)
+                  .map((reason) => reason.message)
+                  .join(", ")}`}
+              .{draft.level !== null && draft.level !== check.level.level && t` You gave it your own.`}
+            </Trans>
           </p>
         )}
-        <span className="field-name">Rules</span>
+        <span className="field-name">
+          <Trans>Rules</Trans>
+        </span>
         <Segmented
           block
           value={draft.rules ?? check?.rules ?? "all-limbs"}
           onChange={(rules) => give({ rules })}
           options={RULES}
-          aria-label="Rules"
+          aria-label={t`Rules`}
         />
         {draft.rules === null && check?.rules && (
           <p className="small save-level">
-            {check.rules === "boxing" ? "Hands alone, so boxing." : "As the chain asks for."} Choose others to keep
-            them.
+            <Trans>
+              {check.rules === "boxing" ? t`Hands alone, so boxing.` : t`As the chain asks for.`} Choose others to keep
+              them.
+            </Trans>
           </p>
         )}
-        <label htmlFor="note">Note</label>
+        <label htmlFor="note">
+          <Trans>Note</Trans>
+        </label>
         <Input.TextArea
           id="note"
           value={draft.note}
           maxLength={2000}
           rows={2}
           onChange={(event) => give({ note: event.target.value })}
-          placeholder="What to look for, whom it is for"
+          placeholder={t`What to look for, whom it is for`}
         />
         {doing !== "save" && (
           <>
-            <label htmlFor="save-remark">Remark</label>
+            <label htmlFor="save-remark">
+              <Trans>Remark</Trans>
+            </label>
             <Input.TextArea
               id="save-remark"
               value={saving.remark}
               maxLength={1000}
               rows={2}
               onChange={(event) => saving.setRemark(event.target.value)}
-              placeholder={doing === "approve" ? "What you changed" : "For the head coach"}
+              placeholder={doing === "approve" ? t`What you changed` : t`For the head coach`}
             />
           </>
         )}

@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import { memo } from "react";
 import type { Matches } from "../api/client";
 import { AlreadyThere } from "../family/AlreadyThere";
@@ -6,7 +7,7 @@ import { AlreadyThere } from "../family/AlreadyThere";
 export const Similar = memo(function Similar({ similar }: { similar: Matches | null | undefined }) {
   return similar === null ? (
     <p className="panel block small" role="note">
-      Cannot say what is similar in the library: its database does not answer.
+      <Trans>Cannot say what is similar in the library: its database does not answer.</Trans>
     </p>
   ) : similar ? (
     <AlreadyThere matches={similar.matches} total={similar.total} />

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { memo, useState } from "react";
 import type { NumberingId, Numberings, Stance, Target } from "../api/client";
 import { useNumberings } from "../api/useNumbering";
@@ -9,11 +11,11 @@ import { Toolbar } from "../ui/Toolbar";
 type Number_ = Numberings["numberings"][number]["numbers"][number];
 
 const PAGES = [
-  { value: "hand", label: "Hands" },
-  { value: "leg", label: "Kicks" },
-  { value: "close", label: "Knees and elbows" },
-  { value: "defence", label: "Defence" },
-  { value: "footwork", label: "Footwork" },
+  { value: "hand", label: t`Hands` },
+  { value: "leg", label: t`Kicks` },
+  { value: "close", label: t`Knees and elbows` },
+  { value: "defence", label: t`Defence` },
+  { value: "footwork", label: t`Footwork` },
 ];
 const TARGETS: { value: string; label: string; word: Target | null }[] = [
   { value: "", label: "usual", word: null },
@@ -23,10 +25,10 @@ const TARGETS: { value: string; label: string; word: Target | null }[] = [
 ];
 
 const SIGNS = [
-  { sign: "/", name: "beat", does: "A pause of one beat" },
-  { sign: "+", name: "join", does: "The next strike lands together with the last" },
-  { sign: "!", name: "hard", does: "The last strike is hard" },
-  { sign: "~", name: "light", does: "The last strike is light" },
+  { sign: "/", name: "beat", does: t`A pause of one beat` },
+  { sign: "+", name: "join", does: t`The next strike lands together with the last` },
+  { sign: "!", name: "hard", does: t`The last strike is hard` },
+  { sign: "~", name: "light", does: t`The last strike is light` },
 ];
 
 interface Props {
@@ -65,20 +67,26 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
   };
 
   return (
-    <section className="pad panel" aria-label="Touch pad">
+    <section className="pad panel" aria-label={t`Touch pad`}>
       <div className="pad-head">
-        <Segmented size="small" value={page} onChange={setPage} options={PAGES} aria-label="Which strikes and moves" />
+        <Segmented
+          size="small"
+          value={page}
+          onChange={setPage}
+          options={PAGES}
+          aria-label={t`Which strikes and moves`}
+        />
         {striking && (
           <Segmented
             size="small"
             value={aimed}
             onChange={setTarget}
             options={targets.map(({ value, label }) => ({ value, label }))}
-            aria-label="Target of the next strike"
+            aria-label={t`Target of the next strike`}
           />
         )}
       </div>
-      <Toolbar label="Signs, and taking back" className="pad-signs">
+      <Toolbar label={t`Signs, and taking back`} className="pad-signs">
         {SIGNS.map(({ sign, name, does }) => (
           <button key={name} type="button" className="key key-sign" onClick={() => onPress(sign)} title={does}>
             <b aria-hidden="true">{sign}</b>
@@ -89,24 +97,30 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
           type="button"
           className="key key-sign"
           onClick={onFeint}
-          title="The last strike is shown, not delivered"
+          title={t`The last strike is shown, not delivered`}
         >
           <b aria-hidden="true">( )</b>
-          <small>feint</small>
+          <small>
+            <Trans>feint</Trans>
+          </small>
         </button>
-        <button type="button" className="key key-sign" onClick={onBackspace} title="Take away the last item">
+        <button type="button" className="key key-sign" onClick={onBackspace} title={t`Take away the last item`}>
           <b aria-hidden="true">⌫</b>
-          <small>take away</small>
+          <small>
+            <Trans>take away</Trans>
+          </small>
         </button>
-        <button type="button" className="key key-sign" onClick={onUndo} title="Undo">
+        <button type="button" className="key key-sign" onClick={onUndo} title={t`Undo`}>
           <b aria-hidden="true">↶</b>
-          <small>undo</small>
+          <small>
+            <Trans>undo</Trans>
+          </small>
         </button>
       </Toolbar>
-      <Toolbar label="Strikes and moves" className="pad-keys">
+      <Toolbar label={t`Strikes and moves`} className="pad-keys">
         {striking && numbers.length === 0 && (
           <p className="small">
-            {chosen?.name} has no numbers for these; write them in words, such as “rear low kick”.
+            <Trans>{chosen?.name} has no numbers for these; write them in words, such as “rear low kick”.</Trans>
           </p>
         )}
         {striking &&

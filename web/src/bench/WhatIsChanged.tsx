@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import { Link } from "react-router";
 import type { Proposal } from "../api/client";
 
@@ -14,17 +15,18 @@ interface Props {
 export function WhatIsChanged({ name, combinationId, proposal, untouched, onDiscard }: Props) {
   return proposal ? (
     <span className="bench-name">
-      proposal <Link to={`/review/${proposal.id}`}>{name}</Link>
+      <Trans>
+        proposal <Link to={`/review/${proposal.id}`}>{name}</Link>
+      </Trans>
     </span>
   ) : combinationId === null ? null : (
     <span className="bench-name">
       <Link to={`/combinations/${combinationId}`}>{name}</Link>
       {!untouched && (
         <>
-          {" "}
-          · not saved yet{" "}
+          <Trans> · not saved yet </Trans>
           <button type="button" className="link-button" onClick={onDiscard}>
-            Discard my changes
+            <Trans>Discard my changes</Trans>
           </button>
         </>
       )}

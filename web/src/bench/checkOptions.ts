@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { CheckRequest } from "../api/client";
 import { GROUPS, MEDIA, TEMPOS } from "../ui/words";
 
@@ -13,9 +14,9 @@ export const USUAL: CheckOptions = {
 };
 
 export const ATHLETES: { value: CheckOptions["athlete"]; label: string }[] = [
-  { value: "small", label: "small build" },
-  { value: "middle", label: "middle build" },
-  { value: "tall", label: "tall build" },
+  { value: "small", label: t`small build` },
+  { value: "middle", label: t`middle build` },
+  { value: "tall", label: t`tall build` },
 ];
 
 const known = <T>(options: { value: T }[], value: unknown, usual: T): T =>

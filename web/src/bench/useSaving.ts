@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useEffect, useRef, useState } from "react";
 import { isAway, type Problem, type Proposal, refusal, type SaveRequest } from "../api/client";
 import { useReachable } from "../api/connection";
@@ -50,17 +51,17 @@ function useSend({ draft, combinationId, proposal, leaveFor }: Bench, doing: Doi
     const content = bodyOf(draft);
     if (doing === "save") {
       const saved = await save.mutateAsync({ basedOn, body: content });
-      notice.done(`“${saved.name}” is saved.`);
+      notice.done(t`“${saved.name}” is saved.`);
       leaveFor(`/combinations/${saved.id}`);
     } else if (doing === "propose") {
       const kind = combinationId === null ? "new" : "change";
       const on = combinationId === null ? null : basedOn;
       const made = await propose.mutateAsync({ kind, combination: combinationId, basedOn: on, content, remark });
-      notice.done(`“${made.content.name}” is proposed. What is in use stays until the head coach approves.`);
+      notice.done(t`“${made.content.name}” is proposed. What is in use stays until the head coach approves.`);
       leaveFor(`/review/${made.id}`);
     } else {
       const done = await decide.mutateAsync({ decision: doing, content, remark, against: basedOn });
-      notice.done(doing === "approve" ? "Approved with your edit." : "The revision waits for the head coach.");
+      notice.done(doing === "approve" ? t`Approved with your edit.` : t`The revision waits for the head coach.`);
       leaveFor(doing === "approve" && done.combination ? `/combinations/${done.combination.id}` : `/review/${done.id}`);
     }
   };
@@ -103,7 +104,7 @@ export function useSaving(bench: Bench) {
         return;
       }
       if (wasCutOff.current && isWhatWasSent(problem, bodyOf(draft))) {
-        notice.done(`“${draft.name}” is saved.`);
+        notice.done(t`“${draft.name}” is saved.`);
         leaveFor(`/combinations/${problem.current?.id ?? problem.existing?.id}`);
       } else if (problem.type === "changed-meanwhile" && problem.current) {
         setConflict(problem);
@@ -135,7 +136,7 @@ export function useSaving(bench: Bench) {
     open: useStable(() => {
       const mistake = current ? latest?.problems[0] : undefined;
       if (draft.text.trim() === "" || mistake) {
-        notice.warn(mistake?.message ?? "There is nothing to save yet.");
+        notice.warn(mistake?.message ?? t`There is nothing to save yet.`);
       } else {
         reset();
         setOpen(true);

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useState } from "react";
 import { useParams } from "react-router";
 import type { AthleteCard } from "../api/client";
@@ -14,10 +16,10 @@ import "./cards.css";
 export default function AthleteCardScreen() {
   const card = useAthleteCard(useParams().key ?? "");
   if (card.isPending) {
-    return <Loading what="Loading the card" />;
+    return <Loading what={t`Loading the card`} />;
   }
   if (card.isError) {
-    return <NoPage title="This card cannot be shown" error={card.error} />;
+    return <NoPage title={t`This card cannot be shown`} error={card.error} />;
   }
   const { data } = card;
   return (
@@ -26,14 +28,18 @@ export default function AthleteCardScreen() {
       <p className="small">{data.gym}</p>
       <h1>{data.name}</h1>
       <p className="small">
-        {data.stance} stance · numbers: {data.numbering}
+        <Trans>
+          {data.stance} stance · numbers: {data.numbering}
+        </Trans>
       </p>
       {data.combinations.map((one) => (
         <One key={one.id} one={one} card={data} />
       ))}
       <p className="small card-caution">
-        Slow and clean first. Not to the head of a partner, and no spinning strikes, without your coach. When something
-        hurts, stop and say so.
+        <Trans>
+          Slow and clean first. Not to the head of a partner, and no spinning strikes, without your coach. When
+          something hurts, stop and say so.
+        </Trans>
       </p>
     </main>
   );
@@ -57,7 +63,7 @@ function One({ one, card }: { one: AthleteCard["combinations"][number]; card: At
       {one.reminders.length > 0 && (
         <p>
           <button type="button" className="link-button" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-            What to think of
+            <Trans>What to think of</Trans>
           </button>
           {isOpen && <span className="athlete-reminders">{one.reminders.join(" · ")}</span>}
         </p>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Input, Modal, Select } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -22,7 +24,7 @@ export default function CardDialog({ combinations, onClose }: Props) {
   const create = useCreateCard();
   const navigate = useNavigate();
   const [draft, setDraft] = useState<Omit<CardRequest, "combinations">>({
-    name: "Take home",
+    name: t`Take home`,
     stance: "orthodox",
     group: "open",
   });
@@ -31,11 +33,11 @@ export default function CardDialog({ combinations, onClose }: Props) {
     <Modal
       getContainer={layers}
       open
-      title="Card for athletes"
+      title={t`Card for athletes`}
       onCancel={onClose}
       footer={[
         <Button key="cancel" onClick={onClose}>
-          Cancel
+          <Trans>Cancel</Trans>
         </Button>,
         <Button
           key="make"
@@ -48,46 +50,56 @@ export default function CardDialog({ combinations, onClose }: Props) {
             )
           }
         >
-          Make it
+          <Trans>Make it</Trans>
         </Button>,
       ]}
     >
       <div className="card-form">
         <p className="small">{combinations.map(({ name }) => name).join(", ")}</p>
         <div>
-          <span>Name</span>
+          <span>
+            <Trans>Name</Trans>
+          </span>
           <Input
-            aria-label="Name"
+            aria-label={t`Name`}
             value={draft.name}
             maxLength={120}
             onChange={(event) => put({ name: event.target.value })}
           />
         </div>
         <div>
-          <span>Stance</span>
+          <span>
+            <Trans>Stance</Trans>
+          </span>
           <Segmented
             value={draft.stance ?? "orthodox"}
             onChange={(stance) => put({ stance })}
             options={STANCES}
-            aria-label="Stance"
+            aria-label={t`Stance`}
           />
         </div>
         <div>
-          <span>Numbers</span>
+          <span>
+            <Trans>Numbers</Trans>
+          </span>
           <Select
             value={draft.numbering ?? read}
             onChange={(numbering) => put({ numbering })}
-            aria-label="Numbers"
+            aria-label={t`Numbers`}
             options={numberings.map(({ id, name }) => ({ value: id, label: name }))}
           />
         </div>
         <div>
-          <span>For</span>
-          <Select value={draft.group} onChange={(group) => put({ group })} aria-label="For" options={GROUPS} />
+          <span>
+            <Trans>For</Trans>
+          </span>
+          <Select value={draft.group} onChange={(group) => put({ group })} aria-label={t`For`} options={GROUPS} />
         </div>
         <p className="small">
-          The link needs no account and names nobody. It shows the combinations as they are today, and opens nothing
-          once it is revoked.
+          <Trans>
+            The link needs no account and names nobody. It shows the combinations as they are today, and opens nothing
+            once it is revoked.
+          </Trans>
         </p>
         <Failure error={create.error} />
       </div>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { App, Button } from "antd";
 import { Link, useSearchParams } from "react-router";
 import type { Card } from "../api/client";
@@ -19,17 +21,27 @@ export default function CardsScreen() {
   return (
     <main className="page">
       <LogNav />
-      <h1>Cards for athletes</h1>
+      <h1>
+        <Trans>Cards for athletes</Trans>
+      </h1>
       <p className="small card-lead">
-        Combinations to take home, in the athlete’s stance: a link that plays on a phone, and a printed sheet. Choose
-        combinations in the <Link to="/library">library</Link>, then “Card for athletes”.
+        <Trans>
+          Combinations to take home, in the athlete’s stance: a link that plays on a phone, and a printed sheet. Choose
+          combinations in the <Link to="/library">library</Link>, then “Card for athletes”.
+        </Trans>
       </p>
       <Failure error={cards.error} onRetry={() => cards.refetch()} />
-      {cards.isPending && <Loading what="Loading the cards" />}
+      {cards.isPending && <Loading what={t`Loading the cards`} />}
       {cards.data?.length === 0 && (
         <div className="panel empty">
-          <h2>No card yet</h2>
-          <p>Tick some combinations in the library; what can be done with them stands at the foot of the page.</p>
+          <h2>
+            <Trans>No card yet</Trans>
+          </h2>
+          <p>
+            <Trans>
+              Tick some combinations in the library; what can be done with them stands at the foot of the page.
+            </Trans>
+          </p>
         </div>
       )}
       <ul className="card-list">
@@ -50,14 +62,14 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
   const ask = () =>
     modal.confirm({
       getContainer: layers,
-      title: `Revoke “${card.name}”?`,
-      content: "Whoever has the link sees nothing any more.",
-      okText: "Revoke it",
-      cancelText: "Keep it",
+      title: t`Revoke “${card.name}”?`,
+      content: t`Whoever has the link sees nothing any more.`,
+      okText: t`Revoke it`,
+      cancelText: t`Keep it`,
       onOk: () =>
         revoke
           .mutateAsync(card.id)
-          .then(() => notice.done("Revoked. The link opens nothing any more."))
+          .then(() => notice.done(t`Revoked. The link opens nothing any more.`))
           .catch(notice.failed),
     });
   return (
@@ -66,26 +78,34 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
         <h2>{card.name}</h2>
         <p>{card.combinations.join(", ")}</p>
         <p className="small">
-          {card.stance} · made by {card.creator}, {day(card.createdAt)}
-          {card.revokedAt && ` · revoked ${day(card.revokedAt)}`}
+          <Trans>
+            {card.stance} · made by {card.creator}, {day(card.createdAt)}
+            {card.revokedAt && t` · revoked ${day(card.revokedAt)}`}
+          </Trans>
         </p>
         {isOpen && (
           <div className="card-actions">
-            <Button onClick={() => notice.copy(address, "The link is copied.")}>Copy link</Button>
-            <Button href={`/card/${card.key}`} target="_blank">
-              Open it
+            <Button onClick={() => notice.copy(address, t`The link is copied.`)}>
+              <Trans>Copy link</Trans>
             </Button>
-            <Button href={`/api/cards/${card.id}/sheet.pdf`}>Sheet to print (PDF)</Button>
+            <Button href={`/card/${card.key}`} target="_blank">
+              <Trans>Open it</Trans>
+            </Button>
+            <Button href={`/api/cards/${card.id}/sheet.pdf`}>
+              <Trans>Sheet to print (PDF)</Trans>
+            </Button>
             <Button danger loading={revoke.isPending} onClick={ask}>
-              Revoke
+              <Trans>Revoke</Trans>
             </Button>
           </div>
         )}
       </div>
       {isOpen && (
         <details className="card-code" open={withCode}>
-          <summary>Code to scan</summary>
-          <QrCode address={address} label={`Address of ${card.name}`} />
+          <summary>
+            <Trans>Code to scan</Trans>
+          </summary>
+          <QrCode address={address} label={t`Address of ${card.name}`} />
         </details>
       )}
     </li>

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { memo, useState } from "react";
 import type { Check, Stance } from "../api/client";
 import { CombinationLine, type KeyedEdit } from "../combination-line/CombinationLine";
@@ -62,7 +63,7 @@ export const CheckedLine = memo(function CheckedLine({
       <div className="line-foot">
         <PlayBar play={play}>
           <button type="button" className="link-button" aria-expanded={explains} onClick={() => setExplains(!explains)}>
-            {explains ? "Hide the signs" : "What the signs mean"}
+            {explains ? t`Hide the signs` : t`What the signs mean`}
           </button>
         </PlayBar>
         {explains && <Legend />}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { memo } from "react";
 import type { Check, Finding, Mend, Mends } from "../api/client";
 import { Toolbar } from "../ui/Toolbar";
@@ -31,22 +33,29 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
       />
     ) : null;
   return (
-    <section className="panel findings" aria-label="What the check says">
+    <section className="panel findings" aria-label={t`What the check says`}>
       <header>
         {check.verdict && <VerdictMark verdict={check.verdict} />}
         <span>
           {seconds(check.lengthMs ?? 0)}
-          {waits.length > 0 && <small> · {waits.reduce((sum, link) => sum + link.waitMs, 0)} ms of waiting</small>}
+          {waits.length > 0 && (
+            <small>
+              {" "}
+              <Trans>· {waits.reduce((sum, link) => sum + link.waitMs, 0)} ms of waiting</Trans>
+            </small>
+          )}
         </span>
       </header>
       {check.summary && <p className="summary">{check.summary}</p>}
       {waits.length > 0 && (
-        <Toolbar label="Waits" className="waits">
+        <Toolbar label={t`Waits`} className="waits">
           {waits.map((link) => (
             <div key={link.to} className={`finding finding-${link.verdict}`}>
               <button type="button" aria-pressed={selected === link.to} onClick={() => onSelect(link.to)}>
                 <b>
-                  {check.items[link.from]?.text} → {check.items[link.to]?.text}: {link.verdict}, +{link.waitMs} ms
+                  <Trans>
+                    {check.items[link.from]?.text} → {check.items[link.to]?.text}: {link.verdict}, +{link.waitMs} ms
+                  </Trans>
                 </b>
                 <span>{link.reason}</span>
               </button>
@@ -57,8 +66,10 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
       <ul>
         {mends && mends.mends.length > 0 && (
           <li className="finding finding-mends">
-            <b className="mends-head">Fix it</b>
-            {offer(mends.mends, "Mends of the chain", mends.complete)}
+            <b className="mends-head">
+              <Trans>Fix it</Trans>
+            </b>
+            {offer(mends.mends, t`Mends of the chain`, mends.complete)}
           </li>
         )}
         {check.findings.map((finding) => (
@@ -79,7 +90,7 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
               finding.severity === "must" && mends?.mends.length
                 ? undefined
                 : mends?.findings.find((of) => of.id === finding.id && of.at === finding.at)?.mends.slice(0, 2),
-              `Mends: ${finding.message}`,
+              t`Mends: ${finding.message}`,
             )}
           </li>
         ))}
@@ -99,7 +110,7 @@ function MorePlaces({
   const more = finding.places.slice(1);
   return more.length === 0 ? null : (
     <p className="more-places">
-      as well:{" "}
+      <Trans>as well: </Trans>
       {more.map((at) => (
         <button key={at} type="button" className="chip" aria-pressed={selected === at} onClick={() => onSelect(at)}>
           {check.items[at]?.text}
@@ -117,21 +128,29 @@ function Measures({ check, onSelect }: Pick<Props, "check" | "onSelect">) {
     <dl className="measures">
       {balance && at !== null && !balance.overcommitted && (
         <div>
-          <dt>Balance</dt>
+          <dt>
+            <Trans>Balance</Trans>
+          </dt>
           <dd>
             <button type="button" onClick={() => onSelect(at)}>
-              {balance.leastCm < 0 ? "At the edge of the feet" : `${balance.leastCm.toFixed(0)} cm margin, tightest`} on
-              the {check.items[at]?.words}
+              <Trans>
+                {balance.leastCm < 0
+                  ? t`At the edge of the feet`
+                  : t`${balance.leastCm.toFixed(0)} cm margin, tightest`}{" "}
+                on the {check.items[at]?.words}
+              </Trans>
             </button>
           </dd>
         </div>
       )}
       {level && (
         <div>
-          <dt>Level {level.level}</dt>
+          <dt>
+            <Trans>Level {level.level}</Trans>
+          </dt>
           <dd>
             {level.reasons.length === 0
-              ? "as simple as it gets"
+              ? t`as simple as it gets`
               : level.reasons
                   .slice(0, 4)
                   .map((reason) => reason.message)

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useState } from "react";
 import type { Mend } from "../api/client";
 import { seconds, VERDICTS } from "../ui/words";
@@ -26,7 +28,7 @@ export function MendList({ mends, lengthMs, complete = true, name, onMend, onCom
     <ul className="mends" aria-label={name}>
       {shown.map((mend) => (
         <li key={mend.text}>
-          <button type="button" className="mend" onClick={() => onMend(mend)} title={`Apply: ${mend.text}`}>
+          <button type="button" className="mend" onClick={() => onMend(mend)} title={t`Apply: ${mend.text}`}>
             <span className={`mend-sign verdict-${mend.verdict}`} aria-hidden="true">
               {VERDICTS[mend.verdict].sign}
             </span>
@@ -43,8 +45,8 @@ export function MendList({ mends, lengthMs, complete = true, name, onMend, onCom
             type="button"
             className="mend-compare"
             onClick={() => onCompare(mend)}
-            aria-label={`Compare: ${mend.words}`}
-            title="Compare before and after"
+            aria-label={t`Compare: ${mend.words}`}
+            title={t`Compare before and after`}
           >
             ⇅
           </button>
@@ -53,13 +55,13 @@ export function MendList({ mends, lengthMs, complete = true, name, onMend, onCom
       {shown.length < mends.length && (
         <li className="mends-more">
           <button type="button" onClick={() => setAll(true)}>
-            {mends.length - shown.length} other ways
+            <Trans>{mends.length - shown.length} other ways</Trans>
           </button>
         </li>
       )}
       {!complete && (
         <li className="mends-more small">
-          The best found so far: this chain has too many pairs of changes to try them all.
+          <Trans>The best found so far: this chain has too many pairs of changes to try them all.</Trans>
         </li>
       )}
     </ul>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { memo } from "react";
 import { Link } from "react-router";
@@ -21,12 +23,14 @@ export const OtherStance = memo(function OtherStance({ check, compare, onSelect,
   }
   const differs = carry.notation !== mirror.notation;
   return (
-    <section className="panel other" aria-label="In the other stance">
+    <section className="panel other" aria-label={t`In the other stance`}>
       <h2>
-        For {mirror.stance === "southpaw" ? "a southpaw" : "an orthodox athlete"}
-        <Link to={compare(mirror.notation, mirror.stance, "Mirrored")} className="other-compare">
-          compare
-        </Link>
+        <Trans>
+          For {mirror.stance === "southpaw" ? t`a southpaw` : t`an orthodox athlete`}
+          <Link to={compare(mirror.notation, mirror.stance, "Mirrored")} className="other-compare">
+            compare
+          </Link>
+        </Trans>
       </h2>
       <ul>
         {mirror.changes.map((change) => (
@@ -42,7 +46,9 @@ export const OtherStance = memo(function OtherStance({ check, compare, onSelect,
       </ul>
       {differs && (
         <div className="carry">
-          <b>Keep the same limbs</b>
+          <b>
+            <Trans>Keep the same limbs</Trans>
+          </b>
           <span className="carry-line">{carry.text}</span>
           <span className="small">{carry.words}</span>
           {carry.changes
@@ -54,9 +60,11 @@ export const OtherStance = memo(function OtherStance({ check, compare, onSelect,
             ))}
           <span className="carry-actions">
             <Button size="small" onClick={() => onCarry(carry.text, carry.stance)}>
-              Apply
+              <Trans>Apply</Trans>
             </Button>
-            <Link to={compare(carry.notation, carry.stance, "Keep the same limbs")}>compare</Link>
+            <Link to={compare(carry.notation, carry.stance, "Keep the same limbs")}>
+              <Trans>compare</Trans>
+            </Link>
           </span>
         </div>
       )}

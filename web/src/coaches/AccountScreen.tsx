@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useMutation } from "@tanstack/react-query";
 import { Button, Input, Select } from "antd";
 import { type FormEvent, useState } from "react";
@@ -14,7 +16,7 @@ import { PASSWORD_RULE } from "../ui/words";
 import "../ui/gym.css";
 
 const LOOKS: { value: Appearance; label: string }[] = [
-  { value: "device", label: "as this device" },
+  { value: "device", label: t`as this device` },
   { value: "light", label: "light" },
   { value: "dark", label: "dark" },
 ];
@@ -33,14 +35,14 @@ export default function AccountScreen() {
     onSuccess: async () => {
       setCurrent("");
       setNext("");
-      notice.done("Your password is changed. Other places you were signed in are signed out.");
+      notice.done(t`Your password is changed. Other places you were signed in are signed out.`);
       // The session is new, and so is its CSRF token.
       await session.refetch();
     },
   });
   const user = session.data?.user;
   const ofGym =
-    numberings.data?.numberings.find((numbering) => numbering.id === numberings.data.ofGym)?.name ?? "the gym’s";
+    numberings.data?.numberings.find((numbering) => numbering.id === numberings.data.ofGym)?.name ?? t`the gym’s`;
   const submit = (event: FormEvent) => {
     event.preventDefault();
     password.mutate();
@@ -50,25 +52,33 @@ export default function AccountScreen() {
       <h1>{user?.name}</h1>
       <p className="small">{user?.email}</p>
       <section className="panel block">
-        <h2>The numbers you read</h2>
+        <h2>
+          <Trans>The numbers you read</Trans>
+        </h2>
         <div className="form-row">
           <Select
             value={user?.numbering ?? ""}
             onChange={(value) => choose.mutate(value === "" ? null : value)}
             options={[
-              { value: "", label: `The gym’s: ${ofGym}` },
+              { value: "", label: t`The gym’s: ${ofGym}` },
               ...(numberings.data?.numberings.map((numbering) => ({ value: numbering.id, label: numbering.name })) ??
                 []),
             ]}
-            aria-label="The numbering you read in"
+            aria-label={t`The numbering you read in`}
             style={{ minWidth: 260 }}
           />
-          <Link to="/numbering">Look at the numberings</Link>
+          <Link to="/numbering">
+            <Trans>Look at the numberings</Trans>
+          </Link>
         </div>
-        <p className="small">Every combination is shown in these numbers, whatever it was written in.</p>
+        <p className="small">
+          <Trans>Every combination is shown in these numbers, whatever it was written in.</Trans>
+        </p>
       </section>
       <section className="panel block">
-        <h2>Light or dark</h2>
+        <h2>
+          <Trans>Light or dark</Trans>
+        </h2>
         <Segmented
           value={look}
           onChange={(to) => {
@@ -76,21 +86,29 @@ export default function AccountScreen() {
             setLook(to);
           }}
           options={LOOKS}
-          aria-label="Light or dark"
+          aria-label={t`Light or dark`}
         />
-        <p className="small">On this device alone. A wall is always dark.</p>
+        <p className="small">
+          <Trans>On this device alone. A wall is always dark.</Trans>
+        </p>
       </section>
       <section className="panel block">
-        <h2>Password</h2>
+        <h2>
+          <Trans>Password</Trans>
+        </h2>
         <form className="stack" onSubmit={submit}>
-          <label htmlFor="current">Current password</label>
+          <label htmlFor="current">
+            <Trans>Current password</Trans>
+          </label>
           <Input.Password
             id="current"
             autoComplete="current-password"
             value={current}
             onChange={(event) => setCurrent(event.target.value)}
           />
-          <label htmlFor="next">New password</label>
+          <label htmlFor="next">
+            <Trans>New password</Trans>
+          </label>
           <Input.Password
             id="next"
             aria-describedby="password-rule"
@@ -103,7 +121,7 @@ export default function AccountScreen() {
           </p>
           <Failure error={password.error} />
           <Button htmlType="submit" loading={password.isPending} disabled={current === "" || next.length < 10}>
-            Change the password
+            <Trans>Change the password</Trans>
           </Button>
         </form>
       </section>

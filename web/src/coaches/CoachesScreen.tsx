@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Input, Popconfirm } from "antd";
 import { useState } from "react";
 import type { Coach } from "../api/client";
@@ -29,7 +31,7 @@ export default function CoachesScreen() {
     change.mutate(
       { id: coach.id, role: to },
       {
-        onSuccess: () => notice.undo(`${coach.name} is ${ROLES[to]} now.`, () => put(coach, { role: coach.role })),
+        onSuccess: () => notice.undo(t`${coach.name} is ${ROLES[to]} now.`, () => put(coach, { role: coach.role })),
         onError: notice.failed,
       },
     );
@@ -40,55 +42,77 @@ export default function CoachesScreen() {
   return (
     <main className="page">
       <GymNav />
-      <h1>Coaches</h1>
+      <h1>
+        <Trans>Coaches</Trans>
+      </h1>
       <div className="form-row">
-        <span>Invite a</span>
-        <Segmented value={role} onChange={setRole} options={ROLE_OPTIONS} aria-label="Role of who is invited" />
+        <span>
+          <Trans>Invite a</Trans>
+        </span>
+        <Segmented value={role} onChange={setRole} options={ROLE_OPTIONS} aria-label={t`Role of who is invited`} />
         <Input
           value={meantFor}
           maxLength={80}
           onChange={(event) => setMeantFor(event.target.value)}
-          placeholder="For whom, such as a first name"
-          aria-label="For whom the link is"
+          placeholder={t`For whom, such as a first name`}
+          aria-label={t`For whom the link is`}
           style={{ width: 260 }}
         />
         <Button
           type="primary"
           loading={link.isPending}
           onClick={() => {
-            make({ role, meantFor }, "Send this link to the new coach");
+            make({ role, meantFor }, t`Send this link to the new coach`);
             setMeantFor("");
           }}
         >
-          Make a link
+          <Trans>Make a link</Trans>
         </Button>
         <span className="small">
-          A coach looks up, writes and proposes; a head coach approves and runs the gym. The link is good for a week and
-          for one person.
+          <Trans>
+            A coach looks up, writes and proposes; a head coach approves and runs the gym. The link is good for a week
+            and for one person.
+          </Trans>
         </span>
       </div>
       {link.data && (
         <p className="link-made" role="status">
           <span>
-            {what}; it is shown this once and is good until {day(link.data.expiresAt)}: <b>{link.data.link}</b>
+            <Trans>
+              {what}; it is shown this once and is good until {day(link.data.expiresAt)}: <b>{link.data.link}</b>
+            </Trans>
           </span>
-          <Button onClick={() => notice.copy(link.data.link, "The link is copied.")}>Copy</Button>
+          <Button onClick={() => notice.copy(link.data.link, t`The link is copied.`)}>
+            <Trans>Copy</Trans>
+          </Button>
         </p>
       )}
       <OpenLinks />
-      {coaches.isPending && <Loading what="Loading the coaches" />}
+      {coaches.isPending && <Loading what={t`Loading the coaches`} />}
       <Failure error={coaches.error} />
       {coaches.data && (
         <div className="panel plain-scroll">
           <table className="plain-table narrow-cards">
             <thead>
               <tr>
-                <th scope="col">Name</th>
-                <th scope="col">E-mail</th>
-                <th scope="col">Role</th>
-                <th scope="col">Last sign-in</th>
-                <th scope="col">Password</th>
-                <th scope="col">Status</th>
+                <th scope="col">
+                  <Trans>Name</Trans>
+                </th>
+                <th scope="col">
+                  <Trans>E-mail</Trans>
+                </th>
+                <th scope="col">
+                  <Trans>Role</Trans>
+                </th>
+                <th scope="col">
+                  <Trans>Last sign-in</Trans>
+                </th>
+                <th scope="col">
+                  <Trans>Password</Trans>
+                </th>
+                <th scope="col">
+                  <Trans>Status</Trans>
+                </th>
               </tr>
             </thead>
             <tbody>
@@ -96,7 +120,7 @@ export default function CoachesScreen() {
                 <tr key={coach.id}>
                   <td>
                     <b>{coach.name}</b>
-                    {coach.id === me?.id ? " (you)" : ""}
+                    {coach.id === me?.id ? t` (you)` : ""}
                   </td>
                   <td>{coach.email}</td>
                   <td>
@@ -105,35 +129,35 @@ export default function CoachesScreen() {
                       value={coach.role}
                       onChange={(to) => changeRole(coach, to)}
                       options={ROLE_OPTIONS}
-                      aria-label={`Role of ${coach.name}`}
+                      aria-label={t`Role of ${coach.name}`}
                     />
                   </td>
-                  <td>{coach.lastSignIn ? dayAndTime(coach.lastSignIn) : "never signed in"}</td>
+                  <td>{coach.lastSignIn ? dayAndTime(coach.lastSignIn) : t`never signed in`}</td>
                   <td>
                     <Button
                       size="small"
                       disabled={!coach.active}
-                      onClick={() => make({ reset: coach.id }, `With this link ${coach.name} sets a new password`)}
+                      onClick={() => make({ reset: coach.id }, t`With this link ${coach.name} sets a new password`)}
                     >
-                      Reset password
+                      <Trans>Reset password</Trans>
                     </Button>
                   </td>
                   <td>
                     {coach.active ? (
                       <Popconfirm
                         getPopupContainer={layers}
-                        title={`${coach.name} is signed out everywhere, and links made by or for them end.`}
-                        okText="Block"
-                        cancelText="Cancel"
+                        title={t`${coach.name} is signed out everywhere, and links made by or for them end.`}
+                        okText={t`Block`}
+                        cancelText={t`Cancel`}
                         onConfirm={() => put(coach, { active: false })}
                       >
                         <Button size="small" disabled={coach.id === me?.id}>
-                          Active · block
+                          <Trans>Active · block</Trans>
                         </Button>
                       </Popconfirm>
                     ) : (
                       <Button size="small" onClick={() => put(coach, { active: true })}>
-                        Blocked · unblock
+                        <Trans>Blocked · unblock</Trans>
                       </Button>
                     )}
                   </td>
@@ -161,28 +185,32 @@ function OpenLinks() {
   }
   return (
     <section className="panel open-links" aria-labelledby="open-links">
-      <h2 id="open-links">Links that are open</h2>
+      <h2 id="open-links">
+        <Trans>Links that are open</Trans>
+      </h2>
       <ul>
         {rows.map((row) => (
           <li key={row.id}>
             <span>
-              <b>{row.meantFor || "Somebody"}</b>{" "}
-              {row.kind === "invite" ? `joins as a ${ROLES[row.role]}` : "sets a new password"}
+              <b>{row.meantFor || t`Somebody`}</b>{" "}
+              {row.kind === "invite" ? t`joins as a ${ROLES[row.role]}` : t`sets a new password`}
             </span>
             <span className="small">
-              made by {row.madeBy}, {dayAndTime(row.madeAt)}; good until {dayAndTime(row.expiresAt)}
+              <Trans>
+                made by {row.madeBy}, {dayAndTime(row.madeAt)}; good until {dayAndTime(row.expiresAt)}
+              </Trans>
             </span>
             <Button
               size="small"
-              aria-label={`Withdraw the link for ${row.meantFor || "somebody"}`}
+              aria-label={t`Withdraw the link for ${row.meantFor || "somebody"}`}
               onClick={() =>
                 withdraw.mutate(row.id, {
-                  onSuccess: () => notice.done("The link is withdrawn; it opens nothing any more."),
+                  onSuccess: () => notice.done(t`The link is withdrawn; it opens nothing any more.`),
                   onError: notice.failed,
                 })
               }
             >
-              Withdraw
+              <Trans>Withdraw</Trans>
             </Button>
           </li>
         ))}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
@@ -41,12 +43,14 @@ export default function JoinScreen() {
   };
   const failure = session.error ?? look.error;
   if (!failure && look.isPending) {
-    return <Loading what="Checking the link" />;
+    return <Loading what={t`Checking the link`} />;
   }
   if (failure || !look.data) {
     return (
-      <NoPage title="This link does not open" error={failure}>
-        <a href="/library">Go to the sign-in</a>
+      <NoPage title={t`This link does not open`} error={failure}>
+        <a href="/library">
+          <Trans>Go to the sign-in</Trans>
+        </a>
       </NoPage>
     );
   }
@@ -54,20 +58,24 @@ export default function JoinScreen() {
   const invite = kind !== "reset";
   return (
     <main className="page page-narrow">
-      <h1>{kind === "setup" ? `Your gym: ${gym}` : invite ? `Join ${gym}` : "Set a new password"}</h1>
+      <h1>{kind === "setup" ? t`Your gym: ${gym}` : invite ? t`Join ${gym}` : t`Set a new password`}</h1>
       <p>
         {kind === "setup"
-          ? "You are its head coach. With this you sign in from now on; the link is used up then."
+          ? t`You are its head coach. With this you sign in from now on; the link is used up then.`
           : invite
-            ? `You are invited as a ${ROLES[look.data.role]}.`
-            : `For ${look.data.name}, ${look.data.email}.`}
+            ? t`You are invited as a ${ROLES[look.data.role]}.`
+            : t`For ${look.data.name ?? ""}, ${look.data.email ?? ""}.`}
       </p>
       <form className="stack" onSubmit={submit}>
         {invite && (
           <>
-            <label htmlFor="name">Your name, as the other coaches see it</label>
+            <label htmlFor="name">
+              <Trans>Your name, as the other coaches see it</Trans>
+            </label>
             <Input id="name" autoFocus value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
-            <label htmlFor="email">E-mail</label>
+            <label htmlFor="email">
+              <Trans>E-mail</Trans>
+            </label>
             <Input
               id="email"
               type="email"
@@ -77,7 +85,9 @@ export default function JoinScreen() {
             />
           </>
         )}
-        <label htmlFor="password">Password</label>
+        <label htmlFor="password">
+          <Trans>Password</Trans>
+        </label>
         <Input.Password
           id="password"
           aria-describedby="password-rule"
@@ -95,7 +105,7 @@ export default function JoinScreen() {
           loading={accept.isPending || accept.isSuccess}
           disabled={password.length < 10 || (invite && (name.trim() === "" || email.trim() === ""))}
         >
-          {kind === "setup" ? "Begin" : invite ? "Join" : "Set the password"}
+          {kind === "setup" ? t`Begin` : invite ? t`Join` : t`Set the password`}
         </Button>
       </form>
     </main>

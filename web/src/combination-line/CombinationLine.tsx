@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { type KeyboardEvent, type ReactNode, useEffect, useId, useMemo, useRef } from "react";
 import type { LineDrawing, Stance } from "../api/client";
 import { useWidth } from "../ui/useWidth";
@@ -72,7 +73,7 @@ export function CombinationLine({
   const still = small || (onSelect === undefined && onPoint === undefined);
 
   const onKey = (event: KeyboardEvent, at: number) => {
-    const edit = EDIT_KEYS[event.shiftKey ? `Shift ${event.key}` : event.key];
+    const edit = EDIT_KEYS[event.shiftKey ? t`Shift ${event.key}` : event.key];
     if (edit && onEdit) {
       event.preventDefault();
       onEdit(edit, at);

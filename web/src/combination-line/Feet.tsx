@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { LineDrawing } from "../api/client";
 import type { Placed } from "./place";
 
@@ -6,9 +7,7 @@ export function Feet({ feet, line }: { feet: NonNullable<LineDrawing["feet"]>["o
   const { left } = line.drawing;
   return (
     <g className="feet">
-      <text x={left - 12} y={feet.y + 4} className="lane-name">
-        feet
-      </text>
+      <text x={left - 12} y={feet.y + 4} className="lane-name">{t`feet`}</text>
       {feet.pairs.map((pair, at) => {
         const x = Math.max(line.x(pair.ms), left + pair.clear) + pair.dx;
         return (

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useQuery } from "@tanstack/react-query";
 import { answered, api } from "../api/client";
 import { keys } from "../api/keys";
@@ -6,24 +7,24 @@ import { ItemSign } from "./ItemSign";
 /** A line that contains every sign once; the legend explains its items. */
 const SAMPLE = "1 2 (3) 4! 5~ slip-lead / 14>";
 const SIGNS = [
-  "Light, with a point: the lead side strikes.",
-  "Solid, square: the rear side strikes.",
-  "Hollow: a feint, shown and not delivered.",
-  "Heavy: thrown hard.",
-  "Thin: thrown lightly.",
-  "A glyph on the base line: a move of the head or the feet.",
-  "A pause of one beat.",
+  t`Light, with a point: the lead side strikes.`,
+  t`Solid, square: the rear side strikes.`,
+  t`Hollow: a feint, shown and not delivered.`,
+  t`Heavy: thrown hard.`,
+  t`Thin: thrown lightly.`,
+  t`A glyph on the base line: a move of the head or the feet.`,
+  t`A pause of one beat.`,
   "“>” behind a number: the kicking foot comes down in front, so the stance changes.",
 ];
 const PLACES: [string, string][] = [
-  ["to the right", "Time. The faint bar before a tile is the strike’s way out."],
-  ["height", "Target: head high, body in the middle, leg low."],
-  ["hatched gap", "A reload: weight or hips are not where the next strike needs them; so many ms go by."],
-  ["torn gap", "A break: the wait is so long that the chain falls apart there."],
-  ["touching tiles", "They land together."],
-  ["ribbon", "Weight: up on the front foot, down on the back foot."],
-  ["dashed line", "The hips; where they leave the feet it is marked."],
-  ["feet", "From above, wherever they step or turn; the dashed ones are where they were."],
+  [t`to the right`, t`Time. The faint bar before a tile is the strike’s way out.`],
+  ["height", t`Target: head high, body in the middle, leg low.`],
+  [t`hatched gap`, t`A reload: weight or hips are not where the next strike needs them; so many ms go by.`],
+  [t`torn gap`, t`A break: the wait is so long that the chain falls apart there.`],
+  [t`touching tiles`, t`They land together.`],
+  ["ribbon", t`Weight: up on the front foot, down on the back foot.`],
+  [t`dashed line`, t`The hips; where they leave the feet it is marked.`],
+  ["feet", t`From above, wherever they step or turn; the dashed ones are where they were.`],
 ];
 
 /** Explains every sign of a line. */

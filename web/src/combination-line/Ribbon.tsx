@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { LineDrawing } from "../api/client";
 import type { Placed } from "./place";
 
@@ -10,7 +11,7 @@ export function Ribbon({ ribbon, line }: { ribbon: Data; line: Placed }) {
   const start = ribbon.line[0]?.[0] ?? 0;
   const end = ribbon.line.at(-1)?.at(-2) ?? 0;
   return (
-    <g role="img" aria-label={`Weight on the front foot: ${ribbon.words}`}>
+    <g role="img" aria-label={t`Weight on the front foot: ${ribbon.words}`}>
       <rect
         x={left}
         y={ribbon.front}
@@ -32,12 +33,8 @@ export function Ribbon({ ribbon, line }: { ribbon: Data; line: Placed }) {
       {ribbon.hips && <Hips hips={ribbon.hips} ribbon={ribbon} line={line} />}
       {isNamed && (
         <>
-          <text x={left - 12} y={ribbon.front + 12} className="lane-name">
-            front foot
-          </text>
-          <text x={left - 12} y={ribbon.back - 4} className="lane-name">
-            back foot
-          </text>
+          <text x={left - 12} y={ribbon.front + 12} className="lane-name">{t`front foot`}</text>
+          <text x={left - 12} y={ribbon.back - 4} className="lane-name">{t`back foot`}</text>
         </>
       )}
     </g>
@@ -49,9 +46,7 @@ function Hips({ hips, ribbon, line }: { hips: NonNullable<Data["hips"]>; ribbon:
     <g className="hips">
       <path d={line.curve(hips.line)} className="hips-line" />
       {line.drawing.isNamed && (
-        <text x={line.x(hips.endMs) + 6} y={hips.endY + 4} className="hips-name">
-          hips
-        </text>
+        <text x={line.x(hips.endMs) + 6} y={hips.endY + 4} className="hips-name">{t`hips`}</text>
       )}
       {hips.pastMs !== null && (
         <g>

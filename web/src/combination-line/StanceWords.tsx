@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { Check, Stance } from "../api/client";
 import { Toolbar } from "../ui/Toolbar";
 import { beforeContact } from "./sentences";
@@ -14,7 +15,7 @@ interface Props {
 /** Both stances in words with left and right; what each strike reaches is marked where it happens. */
 export function StanceWords({ stances, shownStance, onShownStance, selected, onSelect }: Props) {
   return (
-    <Toolbar label="Left and right in both stances" className="stance-words">
+    <Toolbar label={t`Left and right in both stances`} className="stance-words">
       {(["orthodox", "southpaw"] as const).map((stance) => {
         const other = stances[stance === "orthodox" ? "southpaw" : "orthodox"];
         return (
@@ -24,7 +25,7 @@ export function StanceWords({ stances, shownStance, onShownStance, selected, onS
               className="stance-name"
               aria-pressed={shownStance === stance}
               onClick={() => onShownStance(stance)}
-              title="Turn the feet to this stance"
+              title={t`Turn the feet to this stance`}
             >
               {stance}
             </button>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
@@ -34,11 +36,13 @@ export default function CombinationScreen() {
   if (combination.isError) {
     return (
       <NoPage error={combination.error}>
-        <Link to="/library">Go to the library</Link>
+        <Link to="/library">
+          <Trans>Go to the library</Trans>
+        </Link>
       </NoPage>
     );
   }
-  return combination.data ? <Page combination={combination.data} /> : <Loading what="Loading the combination" />;
+  return combination.data ? <Page combination={combination.data} /> : <Loading what={t`Loading the combination`} />;
 }
 
 function Page({ combination }: { combination: Combination }) {
@@ -77,7 +81,7 @@ function Page({ combination }: { combination: Combination }) {
       { kind: "retire", combination: combination.id, basedOn: combination.version },
       {
         onSuccess: (made) => {
-          notice.done("Proposed. It stays in use until the head coach approves.");
+          notice.done(t`Proposed. It stays in use until the head coach approves.`);
           void navigate(`/review/${made.id}`);
         },
         onError: notice.failed,
@@ -88,7 +92,7 @@ function Page({ combination }: { combination: Combination }) {
     archive.mutate(
       { restore, version: combination.version },
       {
-        onSuccess: () => notice.done(restore ? "Restored." : "Archived. It can be restored here at any time."),
+        onSuccess: () => notice.done(restore ? t`Restored.` : t`Archived. It can be restored here at any time.`),
         onError: notice.failed,
       },
     );
@@ -97,49 +101,63 @@ function Page({ combination }: { combination: Combination }) {
 
   return (
     <main className="page">
-      <Trail to="/library" place="Library" name={combination.name} />
+      <Trail to="/library" place={t`Library`} name={combination.name} />
       <header className="page-head">
         <h1>{combination.name}</h1>
         <VerdictMark verdict={combination.verdict} />
         <span className="page-actions">
-          <Button onClick={() => notice.copy(window.location.href, "The link is copied.")}>Copy link</Button>
+          <Button onClick={() => notice.copy(window.location.href, t`The link is copied.`)}>
+            <Trans>Copy link</Trans>
+          </Button>
           <ExportMenu
             items={[
-              { label: "Card to print (PDF)", to: `/api/combinations/${combination.id}/card.pdf` },
-              { label: "Line as a picture (SVG)", to: `/api/combinations/${combination.id}/line.svg` },
+              { label: t`Card to print (PDF)`, to: `/api/combinations/${combination.id}/card.pdf` },
+              { label: t`Line as a picture (SVG)`, to: `/api/combinations/${combination.id}/line.svg` },
             ]}
           />
-          <Button onClick={() => navigate(`/combinations/${combination.id}/measure`)}>Measure</Button>
-          <Button onClick={() => setNaming(true)}>Rename and tag</Button>
-          <Button onClick={() => navigate("/bench", { state: variantOf(combination) })}>Duplicate</Button>
+          <Button onClick={() => navigate(`/combinations/${combination.id}/measure`)}>
+            <Trans>Measure</Trans>
+          </Button>
+          <Button onClick={() => setNaming(true)}>
+            <Trans>Rename and tag</Trans>
+          </Button>
+          <Button onClick={() => navigate("/bench", { state: variantOf(combination) })}>
+            <Trans>Duplicate</Trans>
+          </Button>
           {head ? (
             <Button onClick={toggle} loading={archive.isPending}>
-              {combination.archivedAt ? "Restore" : "Archive"}
+              {combination.archivedAt ? t`Restore` : t`Archive`}
             </Button>
           ) : (
             !combination.archivedAt && (
               <Button onClick={retire} loading={propose.isPending}>
-                Propose to retire
+                <Trans>Propose to retire</Trans>
               </Button>
             )
           )}
           <Button type="primary" onClick={() => navigate(`/bench/${combination.id}`)}>
-            Open on the bench
+            <Trans>Open on the bench</Trans>
           </Button>
         </span>
       </header>
       <NameDialog combination={combination} isOpen={naming} onClose={() => setNaming(false)} />
       {combination.archivedAt && (
         <p className="archived-note">
-          Out of use since {dayAndTime(combination.archivedAt)}. It is not in the list until it is restored.
+          <Trans>
+            Out of use since {dayAndTime(combination.archivedAt)}. It is not in the list until it is restored.
+          </Trans>
         </p>
       )}
       {proposals.length > 0 && (
         <p className="changed-meanwhile" role="note">
-          {proposals.length === 1 ? "A proposal waits" : `${proposals.length} proposals wait`} for a decision:{" "}
+          <Trans>
+            {proposals.length === 1 ? t`A proposal waits` : t`${proposals.length} proposals wait`} for a decision:{" "}
+          </Trans>
           {proposals.map((row) => (
             <Link key={row.id} to={`/review/${row.id}`} className="tag">
-              {row.kind} by {row.author.name}
+              <Trans>
+                {row.kind} by {row.author.name}
+              </Trans>
             </Link>
           ))}
         </p>
@@ -147,14 +165,16 @@ function Page({ combination }: { combination: Combination }) {
       <p className="combination-facts">
         <b>{combination.text}</b>
         <span>
-          {RULES.find((rule) => rule.value === combination.rules)?.label} rules · level{" "}
-          {LEVELS.find((level) => level.value === combination.level)?.label}
-          {combination.levelChosen && readable?.level && readable.level.level !== combination.level
-            ? `, given by a coach (the check says ${readable.level.level})`
-            : ""}{" "}
-          · written for {combination.stance} · by {combination.author.name} ·{" "}
-          {combination.drilledOn ? `last drilled ${day(combination.drilledOn)}` : "never drilled"} ·{" "}
-          <Link to={`/reports/path?to=${combination.id}`}>path to it</Link>
+          <Trans>
+            {RULES.find((rule) => rule.value === combination.rules)?.label} rules · level{" "}
+            {LEVELS.find((level) => level.value === combination.level)?.label}
+            {combination.levelChosen && readable?.level && readable.level.level !== combination.level
+              ? t`, given by a coach (the check says ${readable.level.level})`
+              : ""}{" "}
+            · written for {combination.stance} · by {combination.author.name} ·{" "}
+            {combination.drilledOn ? t`last drilled ${day(combination.drilledOn)}` : t`never drilled`} ·{" "}
+            <Link to={`/reports/path?to=${combination.id}`}>path to it</Link>
+          </Trans>
         </span>
         <span>
           {combination.themes.map((theme) => (
@@ -167,23 +187,29 @@ function Page({ combination }: { combination: Combination }) {
       {combination.note && <p className="combination-note">{combination.note}</p>}
       <div className="work-grid">
         <div className="work-main">
-          <section className="panel check-line" aria-label="Combination line">
+          <section className="panel check-line" aria-label={t`Combination line`}>
             <div className="combination-stance">
               <Segmented
                 value={shownStance}
                 onChange={(stance) => put("stance", stance)}
                 options={STANCES}
-                aria-label="Show it for"
+                aria-label={t`Show it for`}
               />
-              {mirrored && <span className="mirrored">mirrored</span>}
+              {mirrored && (
+                <span className="mirrored">
+                  <Trans>mirrored</Trans>
+                </span>
+              )}
               <span className="option combination-opponent">
-                <span>against</span>
+                <span>
+                  <Trans>against</Trans>
+                </span>
                 <Segmented
                   size="small"
                   value={opponent}
                   onChange={(stance) => put("opponent", stance)}
                   options={STANCES}
-                  aria-label="Opponent's stance"
+                  aria-label={t`Opponent's stance`}
                 />
               </span>
             </div>
@@ -233,7 +259,7 @@ function Page({ combination }: { combination: Combination }) {
                 <AlreadyThere
                   matches={family.data.alike}
                   total={family.data.alike.length}
-                  title="Similar in the library"
+                  title={t`Similar in the library`}
                 />
               )}
             </>
@@ -246,5 +272,5 @@ function Page({ combination }: { combination: Combination }) {
 
 /** Opens the same chain on the bench, to be changed and saved under another name. */
 function variantOf({ name, text, stance, rules, themes, note }: Combination): Fresh {
-  return { fresh: { name: `${name}, variant`, text, stance, rules, themes, note } };
+  return { fresh: { name: t`${name}, variant`, text, stance, rules, themes, note } };
 }

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link } from "react-router";
 import type { Combination, Version } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
@@ -9,12 +11,12 @@ import { useRestoreVersion, useVersions } from "./useCombination";
 import "./combination.css";
 
 const CHANGES: Record<Version["change"], string> = {
-  created: "wrote it",
+  created: t`wrote it`,
   updated: "changed",
-  archived: "archived it",
-  restored: "restored it",
-  "brought-back": "restored an earlier version:",
-  imported: "changed by an import:",
+  archived: t`archived it`,
+  restored: t`restored it`,
+  "brought-back": t`restored an earlier version:`,
+  imported: t`changed by an import:`,
 };
 const FIELDS = {
   name: "name",
@@ -33,8 +35,10 @@ export function History({ combination }: { combination: Combination }) {
   const bringBack = useRestoreVersion(combination.id);
   const notice = useNotice();
   return (
-    <section className="panel history" aria-label="History">
-      <h2>History</h2>
+    <section className="panel history" aria-label={t`History`}>
+      <h2>
+        <Trans>History</Trans>
+      </h2>
       <ol>
         {versions.map((version, at) => (
           <li key={version.version}>
@@ -45,7 +49,9 @@ export function History({ combination }: { combination: Combination }) {
               {versions[at + 1] && versions[at + 1]?.notation !== version.notation && (
                 <>
                   {" "}
-                  <Link to={compareVersions(versions[at + 1] as Version, version, combination)}>compare</Link>
+                  <Link to={compareVersions(versions[at + 1] as Version, version, combination)}>
+                    <Trans>compare</Trans>
+                  </Link>
                 </>
               )}
               {at > 0 && head && (
@@ -56,13 +62,13 @@ export function History({ combination }: { combination: Combination }) {
                     bringBack.mutate(
                       { version: combination.version, back: version.version },
                       {
-                        onSuccess: () => notice.done(`Version ${version.version} is restored, as the newest.`),
+                        onSuccess: () => notice.done(t`Version ${version.version} is restored, as the newest.`),
                         onError: notice.failed,
                       },
                     )
                   }
                 >
-                  restore this version
+                  <Trans>restore this version</Trans>
                 </button>
               )}
             </span>
@@ -80,8 +86,8 @@ function compareVersions(before: Version, now: Version, { id, name }: Combinatio
     rules: now.rules,
     firstStance: before.stance,
     secondStance: now.stance,
-    firstTitle: `Version ${before.version}`,
-    secondTitle: `Version ${now.version}`,
+    firstTitle: t`Version ${before.version}`,
+    secondTitle: t`Version ${now.version}`,
     from: `/combinations/${id}`,
     fromName: name,
   });
@@ -101,7 +107,11 @@ function Difference({ now, before }: { now: Version; before: Version | undefined
     (field) => JSON.stringify(now[field]) !== JSON.stringify(before[field]),
   );
   if (fields.length === 0) {
-    return <>nothing</>;
+    return (
+      <>
+        <Trans>nothing</Trans>
+      </>
+    );
   }
   return (
     <>

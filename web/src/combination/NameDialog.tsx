@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Input, Modal } from "antd";
 import { type FormEvent, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
@@ -58,7 +60,7 @@ export function NameDialog({
         { body, basedOn: version },
         {
           onSuccess: () => {
-            notice.done("Saved.");
+            notice.done(t`Saved.`);
             onClose();
           },
         },
@@ -68,7 +70,7 @@ export function NameDialog({
         { kind: "change", combination: id, basedOn: version, content: body },
         {
           onSuccess: (made) => {
-            notice.done("Proposed. What is in use stays until the head coach approves.");
+            notice.done(t`Proposed. What is in use stays until the head coach approves.`);
             void navigate(`/review/${made.id}`);
           },
         },
@@ -76,9 +78,18 @@ export function NameDialog({
     }
   };
   return (
-    <Modal getContainer={layers} open={isOpen} onCancel={onClose} footer={null} title="Rename and tag" destroyOnHidden>
+    <Modal
+      getContainer={layers}
+      open={isOpen}
+      onCancel={onClose}
+      footer={null}
+      title={t`Rename and tag`}
+      destroyOnHidden
+    >
       <form className="stack" onSubmit={submit}>
-        <label htmlFor="combination-name">Name</label>
+        <label htmlFor="combination-name">
+          <Trans>Name</Trans>
+        </label>
         <Input
           id="combination-name"
           autoFocus
@@ -86,9 +97,13 @@ export function NameDialog({
           maxLength={120}
           onChange={(event) => setName(event.target.value)}
         />
-        <label htmlFor="combination-themes">Themes</label>
+        <label htmlFor="combination-themes">
+          <Trans>Themes</Trans>
+        </label>
         <ThemeSelect id="combination-themes" value={themes} onChange={setThemes} />
-        <label htmlFor="combination-note">Note</label>
+        <label htmlFor="combination-note">
+          <Trans>Note</Trans>
+        </label>
         <Input.TextArea
           id="combination-note"
           rows={3}
@@ -103,7 +118,7 @@ export function NameDialog({
           loading={save.isPending || propose.isPending}
           disabled={name.trim() === ""}
         >
-          {head ? "Save" : "Propose"}
+          {head ? t`Save` : t`Propose`}
         </Button>
       </form>
     </Modal>

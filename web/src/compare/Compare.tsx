@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { Check, Stance } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { MovingMark } from "../combination-line/MovingMark";
@@ -29,8 +31,8 @@ export function Compare({ first, second }: { first: Side; second: Side }) {
       ))}
       <Changes first={first} second={second} />
       <p className="compare-sum">
-        {change(length, "shorter", "longer", "As long as before")};{" "}
-        {change(wait, "less", "more", "as much", " waiting")}.
+        {change(length, "shorter", "longer", t`As long as before`)};{" "}
+        {change(wait, "less", "more", t`as much`, " waiting")}.
       </p>
     </div>
   );
@@ -49,17 +51,25 @@ function Changes({ first, second }: { first: Side; second: Side }) {
     <ul className="compare-changes">
       {lost.length > 0 && (
         <li>
-          <b>Lost:</b> {lost.join(", ")}
+          <b>
+            <Trans>Lost:</Trans>
+          </b>{" "}
+          {lost.join(", ")}
         </li>
       )}
       {gained.length > 0 && (
         <li>
-          <b>Gained:</b> {gained.join(", ")}
+          <b>
+            <Trans>Gained:</Trans>
+          </b>{" "}
+          {gained.join(", ")}
         </li>
       )}
       {out !== outThen && (
         <li>
-          <b>Way out:</b> to the {outThen} instead of the {out}
+          <Trans>
+            <b>Way out:</b> to the {outThen} instead of the {out}
+          </Trans>
         </li>
       )}
     </ul>

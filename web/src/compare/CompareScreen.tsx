@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link, useSearchParams } from "react-router";
 import type { Rules, Stance } from "../api/client";
 import { useNumbering } from "../api/useNumbering";
@@ -20,24 +22,28 @@ export default function CompareScreen() {
   const from = address.get("from") ?? "";
   // Only pages of this application are accepted as a way back.
   const cameFrom = /^\/(?!\/)/.test(from)
-    ? { to: from, place: address.get("fromName") || "Back" }
-    : { to: "/library", place: "Library" };
+    ? { to: from, place: address.get("fromName") || t`Back` }
+    : { to: "/library", place: t`Library` };
   const isEmpty = side("first").text.trim() === "" || side("second").text.trim() === "";
   const first = useCheck(side("first"));
   const second = useCheck(side("second"));
   const error = first.error ?? second.error;
   const problem = first.latest?.problems[0] ?? second.latest?.problems[0];
-  const titles = [address.get("firstTitle") ?? "First", address.get("secondTitle") ?? "Second"] as const;
+  const titles = [address.get("firstTitle") ?? t`First`, address.get("secondTitle") ?? t`Second`] as const;
   const stance = side("second").stance;
   return (
     <main className="page">
       <Trail to={cameFrom.to} place={cameFrom.place} name="Compare" />
-      <h1>Compare</h1>
+      <h1>
+        <Trans>Compare</Trans>
+      </h1>
       <Failure error={error} />
       {isEmpty && (
         <p>
-          This link does not name two combinations. Open a combination of the <Link to="/library">library</Link> and
-          compare it from there.
+          <Trans>
+            This link does not name two combinations. Open a combination of the <Link to="/library">library</Link> and
+            compare it from there.
+          </Trans>
         </p>
       )}
       {!error && problem && <p>{problem.message}</p>}
@@ -53,13 +59,13 @@ export default function CompareScreen() {
                 key={titles[at]}
                 to={`/bench?${new URLSearchParams({ chain: check.notation ?? "", stance: side(at === 0 ? "first" : "second").stance, rules })}`}
               >
-                Open “{titles[at]}” on the bench
+                <Trans>Open “{titles[at]}” on the bench</Trans>
               </Link>
             ))}
           </p>
         </section>
       ) : error || problem || isEmpty ? null : (
-        <Loading what="Checking both" />
+        <Loading what={t`Checking both`} />
       )}
     </main>
   );

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQuery } from "@tanstack/react-query";
 import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
@@ -39,18 +41,20 @@ export function EditLine({ name, chain, numbering, stance, saving, error, onSave
   };
   return (
     <form className="edit-line" onSubmit={submit}>
-      <Input autoFocus value={text} onChange={(event) => setText(event.target.value)} aria-label="Chain" />
+      <Input autoFocus value={text} onChange={(event) => setText(event.target.value)} aria-label={t`Chain`} />
       <Input
         value={called}
         maxLength={120}
         onChange={(event) => setCalled(event.target.value)}
-        aria-label="Name"
-        placeholder="Name"
+        aria-label={t`Name`}
+        placeholder={t`Name`}
       />
       <Button type="primary" htmlType="submit" loading={saving} disabled={text.trim() === ""}>
-        Save
+        <Trans>Save</Trans>
       </Button>
-      <Button onClick={onClose}>Cancel</Button>
+      <Button onClick={onClose}>
+        <Trans>Cancel</Trans>
+      </Button>
       <span className="edit-line-help" role="status">
         {problem ? (
           <span className="entry-problem">

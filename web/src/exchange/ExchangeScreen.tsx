@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link } from "react-router";
 import { useIsHeadCoach } from "../api/session";
 import { GymNav } from "../ui/GymNav";
@@ -11,21 +13,31 @@ export default function ExchangeScreen() {
   return (
     <main className="page">
       <GymNav />
-      <h1>Import and export</h1>
+      <h1>
+        <Trans>Import and export</Trans>
+      </h1>
       <div className="columns exchange">
         {head ? (
           <ImportPanel />
         ) : (
           <section className="panel block">
-            <h2>Import</h2>
-            <p>The head coach imports files. You can write on the bench and propose.</p>
+            <h2>
+              <Trans>Import</Trans>
+            </h2>
+            <p>
+              <Trans>The head coach imports files. You can write on the bench and propose.</Trans>
+            </p>
           </section>
         )}
-        <section className="panel block" aria-label="Export">
-          <h2>Export</h2>
+        <section className="panel block" aria-label={t`Export`}>
+          <h2>
+            <Trans>Export</Trans>
+          </h2>
           <p>
-            The whole library, with what is archived. A part of it, and paper for the wall, you take out of the{" "}
-            <Link to="/library">library</Link> after a search.
+            <Trans>
+              The whole library, with what is archived. A part of it, and paper for the wall, you take out of the{" "}
+              <Link to="/library">library</Link> after a search.
+            </Trans>
           </p>
           <ul className="out-list">
             {Object.entries(FILE_FORMATS).map(([format, { name, keeps }]) => (

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Pagination } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -44,10 +46,10 @@ export function ImportLines({ state, given, onState }: Props) {
           setPage(1);
         }}
         options={choices.map(({ value, label, count }) => ({ value, label: `${label} ${count}` }))}
-        aria-label="Which entries"
+        aria-label={t`Which entries`}
       />
       <p className="small">
-        {KINDS.find((one) => one.value === kind)?.says ?? "Every entry of the file, in its order."}
+        {KINDS.find((one) => one.value === kind)?.says ?? t`Every entry of the file, in its order.`}
       </p>
       <div className="plain-scroll">
         <table className="plain-table import-lines">
@@ -86,7 +88,9 @@ export function ImportLines({ state, given, onState }: Props) {
                       {line.kind === "unreadable" && line.content ? `${line.source}: ` : ""}
                       {line.message}{" "}
                       {line.combination && line.kind === "duplicate" && (
-                        <Link to={`/combinations/${line.combination}`}>open the one that is there</Link>
+                        <Link to={`/combinations/${line.combination}`}>
+                          <Trans>open the one that is there</Trans>
+                        </Link>
                       )}
                     </small>
                   )}
@@ -102,17 +106,17 @@ export function ImportLines({ state, given, onState }: Props) {
                             setEdited(line.entry);
                           }}
                         >
-                          Edit
+                          <Trans>Edit</Trans>
                         </Button>
                       )}
                       {(line.kind === "new" || line.kind === "changed") && (
                         <Button size="small" onClick={() => change(line.entry, { leaveOut: true })}>
-                          Leave out
+                          <Trans>Leave out</Trans>
                         </Button>
                       )}
                       {line.kind === "left-out" && (
                         <Button size="small" onClick={() => change(line.entry, {})}>
-                          Put back
+                          <Trans>Put back</Trans>
                         </Button>
                       )}
                     </>

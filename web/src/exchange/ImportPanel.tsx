@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Alert, Button, Input, Progress, Select } from "antd";
 import { type ChangeEvent, useState } from "react";
 import type { FileFormat, Import, NumberingId, Rules, Stance } from "../api/client";
@@ -54,26 +56,36 @@ export function ImportPanel() {
   };
   const changes = changesOf(state);
   return (
-    <section className="panel block" aria-label="Import">
-      <h2>Import</h2>
+    <section className="panel block" aria-label={t`Import`}>
+      <h2>
+        <Trans>Import</Trans>
+      </h2>
       <p className="small">
-        Choose a file or paste a list. You see what every line would do before anything is written; then all of it goes
-        in, or nothing.
+        <Trans>
+          Choose a file or paste a list. You see what every line would do before anything is written; then all of it
+          goes in, or nothing.
+        </Trans>
       </p>
       <div className="form-row">
         <label className="quiet file-choice">
-          Choose a file
+          <Trans>Choose a file</Trans>
           <input type="file" accept=".json,.csv,.txt,.text,text/plain" onChange={choose} />
         </label>
-        <span className="small">{file || "or paste below"}</span>
-        <Select value={format} onChange={setFormat} options={FORMATS} aria-label="Format" style={{ minWidth: 290 }} />
+        <span className="small">{file || t`or paste below`}</span>
+        <Select
+          value={format}
+          onChange={setFormat}
+          options={FORMATS}
+          aria-label={t`Format`}
+          style={{ minWidth: 290 }}
+        />
       </div>
       {tooLarge && (
         <Alert
           type="error"
           showIcon
           role="alert"
-          title={`This file is larger than ${Math.floor(largest / 2 ** 20)} MB. Split it.`}
+          title={t`This file is larger than ${Math.floor(largest / 2 ** 20)} MB. Split it.`}
         />
       )}
       <Input.TextArea
@@ -83,19 +95,22 @@ export function ImportPanel() {
           setFile("");
         }}
         rows={7}
-        aria-label="What is to be imported"
-        placeholder={"1 2 3b exit # Cellar window\nTwo and one: 1 1 2"}
+        aria-label={t`What is to be imported`}
+        placeholder={t`1 2 3b exit # Cellar window
+Two and one: 1 1 2`}
         className="import-text"
       />
       {format !== "json" && (
         <div className="form-row">
-          <span>Where the file does not say:</span>
+          <span>
+            <Trans>Where the file does not say:</Trans>
+          </span>
           <Select
             size="small"
             value={numbering ?? mine}
             onChange={setNumbering}
-            options={numberings.data?.numberings.map((one) => ({ value: one.id, label: `${one.name} numbers` })) ?? []}
-            aria-label="Numbering of the file"
+            options={numberings.data?.numberings.map((one) => ({ value: one.id, label: t`${one.name} numbers` })) ?? []}
+            aria-label={t`Numbering of the file`}
             style={{ minWidth: 150 }}
           />
           <Segmented
@@ -103,14 +118,14 @@ export function ImportPanel() {
             value={stance}
             onChange={setStance}
             options={STANCES}
-            aria-label="Stance of the file"
+            aria-label={t`Stance of the file`}
           />
           <Select<Rules | "">
             size="small"
             value={rules ?? ""}
             onChange={(value) => setRules(value === "" ? null : value)}
-            options={[{ value: "", label: "rules as each chain asks for" }, ...RULES]}
-            aria-label="Rules of the file"
+            options={[{ value: "", label: t`rules as each chain asks for` }, ...RULES]}
+            aria-label={t`Rules of the file`}
             style={{ minWidth: 210 }}
           />
         </div>
@@ -122,7 +137,7 @@ export function ImportPanel() {
           loading={read.isPending}
           disabled={content.trim() === ""}
         >
-          Preview
+          <Trans>Preview</Trans>
         </Button>
         {state?.state === "ready" && (
           <Button
@@ -132,30 +147,34 @@ export function ImportPanel() {
             onClick={() => apply.mutate(state.id, { onSuccess: setState })}
           >
             {changes === 0
-              ? "Nothing to import"
-              : `Import ${changes} ${changes === 1 ? "combination" : "combinations"}`}
+              ? t`Nothing to import`
+              : t`Import ${plural(changes, { one: "# combination", other: "# combinations" })}`}
           </Button>
         )}
-        {apply.isPending && <span className="small">Putting all of it in place; this may take a while.</span>}
+        {apply.isPending && (
+          <span className="small">
+            <Trans>Putting all of it in place; this may take a while.</Trans>
+          </span>
+        )}
       </div>
       <Failure error={read.error} />
-      <Failure error={apply.error} more="Nothing was imported; preview it again." />
+      <Failure error={apply.error} more={t`Nothing was imported; preview it again.`} />
       {state?.state === "reading" && (
         <Progress
           percent={Math.round((100 * state.done) / Math.max(1, state.total))}
-          format={() => `${state.done} of ${state.total}`}
-          aria-label="Reading the file"
+          format={() => t`${state.done} of ${state.total}`}
+          aria-label={t`Reading the file`}
         />
       )}
       {state?.state === "applied" && (
         <Alert
           type="success"
           showIcon
-          title={`Done: ${state.counts.new ?? 0} new, ${state.counts.changed ?? 0} changed. Every change is in the history of its combination.`}
+          title={t`Done: ${state.counts.new ?? 0} new, ${state.counts.changed ?? 0} changed. Every change is in the history of its combination.`}
           role="status"
           action={
             <Button loading={undo.isPending} onClick={() => undo.mutate(state.id, { onSuccess: setState })}>
-              Undo the import
+              <Trans>Undo the import</Trans>
             </Button>
           }
         />
@@ -168,8 +187,8 @@ export function ImportPanel() {
           role="status"
           title={
             state.stays && state.stays.length > 0
-              ? `The import is undone, but for what was changed since: ${state.stays.join(", ")}.`
-              : "The import is undone: what it brought is archived, and what it changed is as it was."
+              ? t`The import is undone, but for what was changed since: ${state.stays.join(", ")}.`
+              : t`The import is undone: what it brought is archived, and what it changed is as it was.`
           }
         />
       )}

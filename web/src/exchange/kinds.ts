@@ -1,14 +1,15 @@
+import { t } from "@lingui/core/macro";
 import type { FileFormat, Import } from "../api/client";
 import { FILE_FORMATS } from "../ui/words";
 
 /** What happens to an entry of a file. */
 export const KINDS: { value: string; label: string; says: string }[] = [
-  { value: "new", label: "new", says: "comes into the library" },
-  { value: "changed", label: "changed", says: "changes one of the same name or chain" },
-  { value: "duplicate", label: "duplicate", says: "is there already; left out" },
-  { value: "same", label: "same", says: "is there just so; left alone" },
-  { value: "unreadable", label: "unreadable", says: "cannot be read; edit it here, or it is left out" },
-  { value: "left-out", label: "left out", says: "left out by you" },
+  { value: "new", label: "new", says: t`comes into the library` },
+  { value: "changed", label: "changed", says: t`changes one of the same name or chain` },
+  { value: "duplicate", label: "duplicate", says: t`is there already; left out` },
+  { value: "same", label: "same", says: t`is there just so; left alone` },
+  { value: "unreadable", label: "unreadable", says: t`cannot be read; edit it here, or it is left out` },
+  { value: "left-out", label: t`left out`, says: t`left out by you` },
 ];
 
 /** Guesses the format of a file by its name. */

@@ -1,15 +1,17 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link } from "react-router";
 import type { Match } from "../api/client";
 import "./family.css";
 
 export const RELATIONS: Record<Match["relation"], string> = {
-  same: "the same chain",
-  mirror: "the same limbs in the other stance",
-  "target-differs": "another target",
-  "one-apart": "one item apart",
-  "contained-in": "holds all of it",
-  contains: "is part of it",
-  alike: "much like it",
+  same: t`the same chain`,
+  mirror: t`the same limbs in the other stance`,
+  "target-differs": t`another target`,
+  "one-apart": t`one item apart`,
+  "contained-in": t`holds all of it`,
+  contains: t`is part of it`,
+  alike: t`much like it`,
 };
 const MAX_SHOWN = 5;
 
@@ -17,7 +19,7 @@ const MAX_SHOWN = 5;
 export function AlreadyThere({
   matches,
   total,
-  title = "Similar in the library",
+  title = t`Similar in the library`,
 }: {
   matches: Match[];
   total: number;
@@ -42,7 +44,11 @@ export function AlreadyThere({
           </li>
         ))}
       </ul>
-      {total > shown.length && <p className="small">and {total - shown.length} more that are near.</p>}
+      {total > shown.length && (
+        <p className="small">
+          <Trans>and {total - shown.length} more that are near.</Trans>
+        </p>
+      )}
     </section>
   );
 }

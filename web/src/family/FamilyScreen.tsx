@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link } from "react-router";
 import { Failure } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
@@ -11,20 +13,26 @@ export default function FamilyScreen() {
   const overview = useFamilyOverview();
   return (
     <main className="page">
-      <Trail to="/library" place="Library" name="Families" />
-      <h1>Families</h1>
+      <Trail to="/library" place={t`Library`} name="Families" />
+      <h1>
+        <Trans>Families</Trans>
+      </h1>
       <p className="small">
-        A combination grew from the longest other one that is its beginning. Open one to walk its tree.
+        <Trans>A combination grew from the longest other one that is its beginning. Open one to walk its tree.</Trans>
       </p>
-      {overview.isPending && <Loading what="Comparing the library" />}
+      {overview.isPending && <Loading what={t`Comparing the library`} />}
       <Failure error={overview.error} />
       {overview.data && (
         <div className="columns">
-          <section className="panel" aria-label="Most grow from these">
+          <section className="panel" aria-label={t`Most grow from these`}>
             <div className="block">
-              <h2>Most grow from these</h2>
+              <h2>
+                <Trans>Most grow from these</Trans>
+              </h2>
               {overview.data.hubs.length === 0 && (
-                <p className="small">No combination is the beginning of another yet.</p>
+                <p className="small">
+                  <Trans>No combination is the beginning of another yet.</Trans>
+                </p>
               )}
             </div>
             <table className="plain-table">
@@ -41,15 +49,21 @@ export default function FamilyScreen() {
               </tbody>
             </table>
           </section>
-          <section className="panel" aria-label="These stand alone">
+          <section className="panel" aria-label={t`These stand alone`}>
             <div className="block">
               <h2>
-                These stand alone
-                {overview.data.orphanCount > overview.data.orphans.length
-                  ? `, the first of ${overview.data.orphanCount}`
-                  : ""}
+                <Trans>
+                  These stand alone
+                  {overview.data.orphanCount > overview.data.orphans.length
+                    ? t`, the first of ${overview.data.orphanCount}`
+                    : ""}
+                </Trans>
               </h2>
-              {overview.data.orphans.length === 0 && <p className="small">Every combination is part of a family.</p>}
+              {overview.data.orphans.length === 0 && (
+                <p className="small">
+                  <Trans>Every combination is part of a family.</Trans>
+                </p>
+              )}
             </div>
             <table className="plain-table">
               <tbody>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Plural, Trans } from "@lingui/react/macro";
 import { Link } from "react-router";
 import type { FamilyOfOne, Relative } from "../api/client";
 import "./family.css";
@@ -23,12 +25,16 @@ export function FamilyTree({ self, family }: { self: Relative; family: FamilyOfO
   const children = grow(self.id, family.descendants);
   const alone = family.ancestors.length === 0 && children.length === 0;
   return (
-    <section className="panel block family" aria-label="Family">
-      <h2>Family</h2>
+    <section className="panel block family" aria-label={t`Family`}>
+      <h2>
+        <Trans>Family</Trans>
+      </h2>
       {alone && (
         <p className="small">
-          Nothing in the library is its beginning, and nothing begins with it yet.{" "}
-          <Link to="/family">All families</Link>
+          <Trans>
+            Nothing in the library is its beginning, and nothing begins with it yet.{" "}
+            <Link to="/family">All families</Link>
+          </Trans>
         </p>
       )}
       {!alone && (
@@ -44,7 +50,9 @@ export function FamilyTree({ self, family }: { self: Relative; family: FamilyOfO
       )}
       {family.contained.length > 0 && (
         <>
-          <h3>Holds as a part</h3>
+          <h3>
+            <Trans>Holds as a part</Trans>
+          </h3>
           <ul className="similar-list">
             {family.contained.map((one) => (
               <li key={one.id}>
@@ -73,12 +81,18 @@ function Branch({ nodes, self, before, depth }: { nodes: Node[]; self: Relative;
               <Branch nodes={children} self={self} before={one.text} depth={depth + 1} />
             ) : (
               <small className="branch-more">
-                {count(children)} more {count(children) === 1 ? "grows" : "grow"} from it
+                <Trans>
+                  {count(children)} more <Plural value={count(children)} one="grows" other="grow" /> from it
+                </Trans>
               </small>
             ))}
         </li>
       ))}
-      {nodes.length > shown.length && <li className="branch-more">and {nodes.length - shown.length} more</li>}
+      {nodes.length > shown.length && (
+        <li className="branch-more">
+          <Trans>and {nodes.length - shown.length} more</Trans>
+        </li>
+      )}
     </ul>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Checkbox, InputNumber, Select, Slider } from "antd";
 import { useSearchParams } from "react-router";
 import { useNumbering } from "../api/useNumbering";
@@ -38,79 +40,101 @@ export default function GenerateScreen() {
     );
   return (
     <main className="page generate">
-      <section className="panel criteria" aria-label="What is wanted">
-        <h1>Generate</h1>
-        <p className="small">Chains that pass the check and are not in the library yet.</p>
-        <span className="field-name">Rules</span>
+      <section className="panel criteria" aria-label={t`What is wanted`}>
+        <h1>
+          <Trans>Generate</Trans>
+        </h1>
+        <p className="small">
+          <Trans>Chains that pass the check and are not in the library yet.</Trans>
+        </p>
+        <span className="field-name">
+          <Trans>Rules</Trans>
+        </span>
         <Segmented
           block
           value={criteria.rules}
           onChange={(rules) => put({ rules })}
           options={RULES}
-          aria-label="House rules"
+          aria-label={t`House rules`}
         />
-        <span className="field-name">Weapons</span>
+        <span className="field-name">
+          <Trans>Weapons</Trans>
+        </span>
         <Checkbox.Group
           value={criteria.weapons}
           onChange={(weapons) => put({ weapons: weapons.length === 0 ? "hand" : weapons.join(",") })}
           options={LIMBS}
         />
-        <span className="field-name">Strikes: {criteria.length}</span>
+        <span className="field-name">
+          <Trans>Strikes: {criteria.length}</Trans>
+        </span>
         <Slider
           min={vocabulary?.limits.generatedStrikes.least ?? 2}
           max={vocabulary?.limits.generatedStrikes.most ?? 10}
           value={criteria.length}
           onChange={(length: number) => put({ length })}
           tooltip={{ open: false }}
-          ariaLabelForHandle="How many strikes"
+          ariaLabelForHandle={t`How many strikes`}
         />
-        <label htmlFor="theme">Theme</label>
+        <label htmlFor="theme">
+          <Trans>Theme</Trans>
+        </label>
         <Select
           id="theme"
           value={criteria.theme ?? ""}
           onChange={(theme: string) => put({ theme })}
-          options={[{ value: "", label: "any theme" }, ...(vocabulary?.themes ?? [])]}
+          options={[{ value: "", label: t`any theme` }, ...(vocabulary?.themes ?? [])]}
           getPopupContainer={(node) => node.parentElement ?? document.body}
         />
-        <span className="field-name">For</span>
+        <span className="field-name">
+          <Trans>For</Trans>
+        </span>
         <Segmented
           block
           value={criteria.group}
           onChange={(group) => put({ group: group === "open" ? "" : group })}
           options={GROUPS}
-          aria-label="For which group"
+          aria-label={t`For which group`}
         />
-        <span className="field-name">Level</span>
+        <span className="field-name">
+          <Trans>Level</Trans>
+        </span>
         <Segmented
           block
           value={criteria.level ?? 0}
           onChange={(level) => put({ level: level || "" })}
           options={LEVELS}
-          aria-label="Level"
+          aria-label={t`Level`}
         />
-        <span className="field-name">No finding as serious as</span>
+        <span className="field-name">
+          <Trans>No finding as serious as</Trans>
+        </span>
         <Segmented
           block
           value={criteria.clean}
           onChange={(clean) => put({ clean })}
           options={CLEAN}
-          aria-label="No finding this serious or worse"
+          aria-label={t`No finding this serious or worse`}
         />
         <Checkbox
           checked={criteria.switches}
           onChange={(event) => put({ switches: event.target.checked ? "yes" : "" })}
         >
-          the stance may change
+          <Trans>the stance may change</Trans>
         </Checkbox>
-        <span className="field-name">Written for</span>
+        <span className="field-name">
+          <Trans>Written for</Trans>
+        </span>
         <Segmented
           block
           value={criteria.stance}
           onChange={(stance) => put({ stance })}
           options={STANCES}
-          aria-label="Written for which stance"
+          aria-label={t`Written for which stance`}
         />
-        <label htmlFor="seed">Seed</label>
+        <label htmlFor="seed">
+          <Trans>Seed</Trans>
+        </label>
         <span className="seed">
           <InputNumber
             id="seed"
@@ -121,17 +145,17 @@ export default function GenerateScreen() {
             onChange={(seed) => put({ seed: seed ?? 1 })}
           />
           <Button type="primary" onClick={() => put({ seed: 1 + Math.floor(Math.random() * 99_999) })}>
-            Others
+            <Trans>Others</Trans>
           </Button>
         </span>
       </section>
-      <section className="generation" aria-label="Generated chains" aria-busy={generation.isFetching}>
+      <section className="generation" aria-label={t`Generated chains`} aria-busy={generation.isFetching}>
         {generation.isError ? (
           <Failure error={generation.error} />
         ) : generation.data ? (
           <Results generation={generation.data} criteria={criteria} old={generation.isPlaceholderData} onPut={put} />
         ) : (
-          <Loading what="Making chains" />
+          <Loading what={t`Making chains`} />
         )}
       </section>
     </main>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Plural, Trans } from "@lingui/react/macro";
 import { Button, Checkbox } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -31,16 +33,18 @@ export function Results({ generation, criteria, old, onPut }: Props) {
   const keep = useKeepChains(criteria);
   const open = chains.filter(({ notation }) => chosen.includes(notation) && !isThere(keep.kept.get(notation)));
   const few = bent === null && chains.length < asked;
-  const word = head ? "Save" : "Propose";
+  const word = head ? t`Save` : t`Propose`;
   return (
     <>
       {bent && (
         <section className="panel few" role="status">
-          <h2>Nothing fits all of this</h2>
+          <h2>
+            <Trans>Nothing fits all of this</Trans>
+          </h2>
           <p>
-            The nearest that can be had, {bent.words}:{" "}
+            <Trans>The nearest that can be had, {bent.words}: </Trans>
             <button type="button" className="chip" onClick={() => onPut(addressOf(bent.criteria))}>
-              Ask for these
+              <Trans>Ask for these</Trans>
             </button>
           </p>
         </section>
@@ -49,14 +53,16 @@ export function Results({ generation, criteria, old, onPut }: Props) {
         <section className="panel few" role="status">
           <h2>
             {chains.length === 0
-              ? "Nothing new fits all of this"
-              : `Only ${chains.length} of ${asked} new ones fit all of this`}
+              ? t`Nothing new fits all of this`
+              : t`Only ${chains.length} of ${asked} new ones fit all of this`}
           </h2>
           {relax.length === 0 ? (
-            <p>No single wish is the reason; drop two, or make the chain shorter.</p>
+            <p>
+              <Trans>No single wish is the reason; drop two, or make the chain shorter.</Trans>
+            </p>
           ) : (
             <p>
-              Drop one wish, and this many fit:{" "}
+              <Trans>Drop one wish, and this many fit: </Trans>
               {relax.map((one) => (
                 <button
                   key={one.criterion}
@@ -87,15 +93,19 @@ export function Results({ generation, criteria, old, onPut }: Props) {
         ))}
       </ol>
       {open.length > 0 && (
-        <section className="panel chosen-bar" aria-label="With what is chosen">
+        <section className="panel chosen-bar" aria-label={t`With what is chosen`}>
           <b role="status">
-            {open.length} {open.length === 1 ? "chain" : "chains"} chosen
+            <Trans>
+              <Plural value={open.length} one="# chain" other="# chains" /> chosen
+            </Trans>
           </b>
           <Button type="primary" loading={keep.isPending} onClick={() => keep.save(open)}>
-            {word} {open.length === 1 ? "it" : "them"}, named by their numbers
+            <Trans>
+              {word} <Plural value={open.length} one="it" other="them" />, named by their numbers
+            </Trans>
           </Button>
           <Button type="text" onClick={() => setChosen([])}>
-            Choose none
+            <Trans>Choose none</Trans>
           </Button>
         </section>
       )}
@@ -132,7 +142,7 @@ function Row({
           checked={isChosen || isThere(kept)}
           disabled={isThere(kept)}
           onChange={(event) => onChoose(event.target.checked)}
-          aria-label={`Choose ${chain.text}`}
+          aria-label={t`Choose ${chain.text}`}
         />{" "}
         <Link to={bench} className="generation-text">
           {chain.text}
@@ -146,14 +156,16 @@ function Row({
       <div className="generation-facts">
         <VerdictMark verdict={chain.verdict} />
         <small>
-          {seconds(chain.lengthMs)} · level {chain.level}
+          <Trans>
+            {seconds(chain.lengthMs)} · level {chain.level}
+          </Trans>
         </small>
         {isThere(kept) ? (
           <Link to={kept.to}>✓ {kept.words}</Link>
         ) : (
           <span className="generation-ways">
             <Button size="small" onClick={() => navigate(bench)}>
-              Bench
+              <Trans>Bench</Trans>
             </Button>
             <Button size="small" onClick={() => navigate(bench, { state: TO_SAVE })}>
               {word}

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { answered, api, type GenerateRequest, type Generation, type SaveRequest } from "../api/client";
@@ -35,7 +36,7 @@ export function useKeepChains({ rules, stance, numbering }: GenerateRequest) {
         const result = await (head
           ? answered(api.POST("/api/combinations", { body })).then(({ id }) => ({
               to: `/combinations/${id}`,
-              words: "in the library",
+              words: t`in the library`,
             }))
           : answered(api.POST("/api/proposals", { body: { kind: "new", content: body } })).then(({ id }) => ({
               to: `/review/${id}`,

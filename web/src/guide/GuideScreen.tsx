@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import Markdown, { type Components } from "react-markdown";
 import { Link, NavLink, useParams } from "react-router";
 import remarkGfm from "remark-gfm";
@@ -25,7 +27,7 @@ export default function GuideScreen() {
   const next = PAGES[at + 1];
   return (
     <main className="page guide">
-      <nav className="gym-nav guide-pages" aria-label="Guide">
+      <nav className="gym-nav guide-pages" aria-label={t`Guide`}>
         {PAGES.map((page) => (
           <NavLink key={page.id} to={`/guide/${page.id}`}>
             {page.title}
@@ -34,9 +36,13 @@ export default function GuideScreen() {
       </nav>
       {text === undefined && (
         <>
-          <h1>There is no such page in the guide</h1>
+          <h1>
+            <Trans>There is no such page in the guide</Trans>
+          </h1>
           <p>
-            <Link to="/guide">To its first page</Link>
+            <Link to="/guide">
+              <Trans>To its first page</Trans>
+            </Link>
           </p>
         </>
       )}
@@ -47,7 +53,9 @@ export default function GuideScreen() {
           </Markdown>
           {next && (
             <p>
-              <Link to={`/guide/${next.id}`}>Next: {next.title}</Link>
+              <Link to={`/guide/${next.id}`}>
+                <Trans>Next: {next.title}</Trans>
+              </Link>
             </p>
           )}
         </article>

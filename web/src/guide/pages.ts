@@ -1,10 +1,11 @@
+import { t } from "@lingui/core/macro";
 /** The pages of the guide in order; each is a file of docs/guide. */
 export const PAGES: { id: string; title: string }[] = [
-  { id: "first-hour", title: "First hour" },
-  { id: "writing", title: "Writing" },
-  { id: "reading-the-line", title: "Reading the line" },
-  { id: "mirroring", title: "Mirroring" },
-  { id: "house-rules", title: "House rules" },
-  { id: "reviewing", title: "Reviewing" },
-  { id: "logbook", title: "Logbook" },
+  { id: "first-hour", title: t`First hour` },
+  { id: "writing", title: t`Writing` },
+  { id: "reading-the-line", title: t`Reading the line` },
+  { id: "mirroring", title: t`Mirroring` },
+  { id: "house-rules", title: t`House rules` },
+  { id: "reviewing", title: t`Reviewing` },
+  { id: "logbook", title: t`Logbook` },
 ];

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQuery } from "@tanstack/react-query";
 import { Alert, Button, Progress } from "antd";
 import { useState } from "react";
@@ -12,9 +14,9 @@ import { RULES } from "../ui/words";
 type Way = "starter" | "list" | "empty";
 
 const WAYS: { value: Way; label: string }[] = [
-  { value: "starter", label: "Starter library" },
-  { value: "list", label: "Your own list" },
-  { value: "empty", label: "Empty" },
+  { value: "starter", label: t`Starter library` },
+  { value: "list", label: t`Your own list` },
+  { value: "empty", label: t`Empty` },
 ];
 
 interface Props {
@@ -28,22 +30,26 @@ export function BeginLibrary({ training, onDone, busy }: Props) {
   const [way, setWay] = useState<Way>("starter");
   return (
     <>
-      <h2>How should your library begin?</h2>
-      <Segmented value={way} onChange={setWay} options={WAYS} aria-label="How the library begins" />
+      <h2>
+        <Trans>How should your library begin?</Trans>
+      </h2>
+      <Segmented value={way} onChange={setWay} options={WAYS} aria-label={t`How the library begins`} />
       {way === "starter" && <Starter rules={training?.rules ?? "boxing"} onDone={onDone} busy={busy} />}
       {way === "list" && (
         <>
           <ImportPanel />
           <Button type="primary" className="setup-next" loading={busy} onClick={onDone}>
-            Go to the library
+            <Trans>Go to the library</Trans>
           </Button>
         </>
       )}
       {way === "empty" && (
         <>
-          <p>Write each combination on the bench; every coach of the gym sees it in the library.</p>
+          <p>
+            <Trans>Write each combination on the bench; every coach of the gym sees it in the library.</Trans>
+          </p>
           <Button type="primary" className="setup-next" loading={busy} onClick={onDone}>
-            Start empty
+            <Trans>Start empty</Trans>
           </Button>
         </>
       )}
@@ -75,19 +81,29 @@ function Starter({ rules: first, onDone, busy }: { rules: Rules; onDone: () => v
   return (
     <>
       <p>
-        Combinations that most coaches teach (common practice, no source), each named after its strikes. Every one flows
-        in the check under your rules. Edit, archive or undo them at any time.
+        <Trans>
+          Combinations that most coaches teach (common practice, no source), each named after its strikes. Every one
+          flows in the check under your rules. Edit, archive or undo them at any time.
+        </Trans>
       </p>
-      <Segmented value={rules} onChange={setRules} options={RULES} aria-label="Rules of the starter library" />
+      <Segmented value={rules} onChange={setRules} options={RULES} aria-label={t`Rules of the starter library`} />
       <Failure error={starter.error} onRetry={starter.refetch} />
       {starter.data && (
         <table className="plain-table starter-table">
           <thead>
             <tr>
-              <th scope="col">Sport</th>
-              <th scope="col">Level 1</th>
-              <th scope="col">Level 2</th>
-              <th scope="col">Level 3</th>
+              <th scope="col">
+                <Trans>Sport</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Level 1</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Level 2</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Level 3</Trans>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -107,11 +123,11 @@ function Starter({ rules: first, onDone, busy }: { rules: Rules; onDone: () => v
       {state?.state === "reading" && (
         <Progress
           percent={Math.round((100 * state.done) / Math.max(1, state.total))}
-          aria-label="Checking each of them"
+          aria-label={t`Checking each of them`}
         />
       )}
-      <Failure error={read.error ?? apply.error} more="Nothing was added; try again." />
-      {state?.state === "applied" && <Alert type="success" showIcon title="They are in your library." />}
+      <Failure error={read.error ?? apply.error} more={t`Nothing was added; try again.`} />
+      {state?.state === "applied" && <Alert type="success" showIcon title={t`They are in your library.`} />}
       <Button
         type="primary"
         className="setup-next"
@@ -119,7 +135,7 @@ function Starter({ rules: first, onDone, busy }: { rules: Rules; onDone: () => v
         loading={read.isPending || apply.isPending || busy}
         onClick={add}
       >
-        Add {total} combinations
+        <Trans>Add {total} combinations</Trans>
       </Button>
     </>
   );

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Alert, Button, Input, Modal } from "antd";
 import { type FormEvent, useState } from "react";
 import { layers } from "../ui/layers";
@@ -17,25 +19,29 @@ export default function DemoLine() {
     }
   };
   return (
-    <aside className="demo-line small" aria-label="The demo">
-      This is the demo gym; nothing in it is real.{" "}
+    <aside className="demo-line small" aria-label={t`The demo`}>
+      <Trans>This is the demo gym; nothing in it is real. </Trans>
       <button type="button" className="link-button" onClick={() => setOpen(true)}>
-        Start your own gym
+        <Trans>Start your own gym</Trans>
       </button>
       <Modal
         getContainer={layers}
         open={isOpen}
         onCancel={() => setOpen(false)}
         footer={null}
-        title="Start your own gym"
+        title={t`Start your own gym`}
         destroyOnHidden
       >
         <form className="stack" onSubmit={start}>
           <p>
-            Your gym takes the place of the demo: an empty library, no accounts but yours. A backup of the demo is kept
-            on this machine. It takes about a minute, and everybody who is signed in to the demo is signed out.
+            <Trans>
+              Your gym takes the place of the demo: an empty library, no accounts but yours. A backup of the demo is
+              kept on this machine. It takes about a minute, and everybody who is signed in to the demo is signed out.
+            </Trans>
           </p>
-          <label htmlFor="own-gym">Name of your gym</label>
+          <label htmlFor="own-gym">
+            <Trans>Name of your gym</Trans>
+          </label>
           <Input
             id="own-gym"
             autoFocus
@@ -46,7 +52,7 @@ export default function DemoLine() {
           />
           {job.failure && <Alert type="error" showIcon role="alert" title={job.failure} />}
           <Button type="primary" htmlType="submit" disabled={name.trim() === ""} loading={job.running !== null}>
-            {job.running ? "Backing up the demo and founding your gym" : "Start my gym"}
+            {job.running ? t`Backing up the demo and founding your gym` : t`Start my gym`}
           </Button>
         </form>
       </Modal>

@@ -1,11 +1,13 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Input, Select } from "antd";
 import type { Gym, GymRequest } from "../api/client";
 import { Segmented } from "../ui/Segmented";
 
 const FIRST_WEEKDAYS = [
-  { value: 1, label: "Monday" },
-  { value: 6, label: "Saturday" },
-  { value: 7, label: "Sunday" },
+  { value: 1, label: t`Monday` },
+  { value: 6, label: t`Saturday` },
+  { value: 7, label: t`Sunday` },
 ];
 
 interface Props {
@@ -18,15 +20,21 @@ interface Props {
 export function GymFields({ gym, draft, onChange }: Props) {
   return (
     <div className="stack">
-      <label htmlFor="gym-name">Name of the gym</label>
+      <label htmlFor="gym-name">
+        <Trans>Name of the gym</Trans>
+      </label>
       <Input
         id="gym-name"
         value={draft.name}
         maxLength={80}
         onChange={(event) => onChange({ ...draft, name: event.target.value })}
       />
-      <p className="small">It is shown on walls, on cards and on paper.</p>
-      <label htmlFor="time-zone">Time zone</label>
+      <p className="small">
+        <Trans>It is shown on walls, on cards and on paper.</Trans>
+      </p>
+      <label htmlFor="time-zone">
+        <Trans>Time zone</Trans>
+      </label>
       <Select
         id="time-zone"
         showSearch={{ optionFilterProp: "label" }}
@@ -35,7 +43,9 @@ export function GymFields({ gym, draft, onChange }: Props) {
         options={gym.timeZones.map((zone) => ({ value: zone, label: zone.replaceAll("_", " ") }))}
         style={{ width: "100%" }}
       />
-      <span id="first-weekday">The week begins on</span>
+      <span id="first-weekday">
+        <Trans>The week begins on</Trans>
+      </span>
       <Segmented
         value={draft.firstWeekday}
         onChange={(firstWeekday) => onChange({ ...draft, firstWeekday })}

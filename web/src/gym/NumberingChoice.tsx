@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Input } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -22,18 +24,22 @@ export function NumberingChoice() {
   return (
     <>
       <p>
-        Type a combination in words and see how each numbering writes it. The library reads the same in all of them, and
-        every coach can choose another for their own screen.
+        <Trans>
+          Type a combination in words and see how each numbering writes it. The library reads the same in all of them,
+          and every coach can choose another for their own screen.
+        </Trans>
       </p>
       <Input
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
         maxLength={300}
-        aria-label="A combination in words"
+        aria-label={t`A combination in words`}
       />
       <Failure error={numberings.error ?? choose.error} />
       <fieldset className="numbering-choices">
-        <legend className="visually-hidden">The numbering of the gym</legend>
+        <legend className="visually-hidden">
+          <Trans>The numbering of the gym</Trans>
+        </legend>
         {numberings.data?.numberings.map((numbering) => (
           <label key={numbering.id} className={numbering.id === ofGym ? "numbering-card is-chosen" : "numbering-card"}>
             <input
@@ -49,8 +55,10 @@ export function NumberingChoice() {
         ))}
       </fieldset>
       <p className="small">
-        You call them otherwise? <Link to={`/numbering/${ofGym ?? "parity"}`}>Make a numbering of your own</Link> from
-        the nearest one, then come back with “Set up”.
+        <Trans>
+          You call them otherwise? <Link to={`/numbering/${ofGym ?? "parity"}`}>Make a numbering of your own</Link> from
+          the nearest one, then come back with “Set up”.
+        </Trans>
       </p>
     </>
   );

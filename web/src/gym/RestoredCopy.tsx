@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import type { GymSummary, Status } from "../api/client";
 import { dayAndTime } from "../ui/words";
@@ -19,15 +21,23 @@ export function RestoredCopy({ copy, now, busy, onTake, onDiscard }: Props) {
   const back = summary.combinations.filter((name) => !now.combinations.includes(name));
   const gone = now.combinations.filter((name) => !summary.combinations.includes(name));
   return (
-    <section className="panel block restored-copy" aria-label="Restored copy">
-      <h2>Copy of {dayAndTime(copy.made)}</h2>
-      <p className="small">The gym itself has not changed. Look at the copy, then put it in place or delete it.</p>
+    <section className="panel block restored-copy" aria-label={t`Restored copy`}>
+      <h2>
+        <Trans>Copy of {dayAndTime(copy.made)}</Trans>
+      </h2>
+      <p className="small">
+        <Trans>The gym itself has not changed. Look at the copy, then put it in place or delete it.</Trans>
+      </p>
       <table className="plain-table">
         <thead>
           <tr>
             <th scope="col">{summary.name}</th>
-            <th scope="col">Copy</th>
-            <th scope="col">Now</th>
+            <th scope="col">
+              <Trans>Copy</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Now</Trans>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -40,14 +50,14 @@ export function RestoredCopy({ copy, now, busy, onTake, onDiscard }: Props) {
           ))}
         </tbody>
       </table>
-      <Names title="Combinations that would come back" names={back} />
-      <Names title="Combinations that would go" names={gone} />
+      <Names title={t`Combinations that would come back`} names={back} />
+      <Names title={t`Combinations that would go`} names={gone} />
       <div className="form-row">
         <Button type="primary" danger disabled={busy} onClick={onTake}>
-          Put it in place of the gym
+          <Trans>Put it in place of the gym</Trans>
         </Button>
         <Button disabled={busy} onClick={onDiscard}>
-          Delete the copy
+          <Trans>Delete the copy</Trans>
         </Button>
       </div>
     </section>
@@ -59,7 +69,7 @@ function Names({ title, names }: { title: string; names: string[] }) {
   return names.length === 0 ? null : (
     <p>
       <b>{title}:</b> {names.slice(0, MAX_NAMES).join(", ")}
-      {more > 0 && ` and ${more} more`}
+      {more > 0 && t` and ${more} more`}
     </p>
   );
 }

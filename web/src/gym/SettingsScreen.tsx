@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -18,7 +20,9 @@ export default function SettingsScreen() {
   return (
     <main className="page settings">
       <GymNav />
-      <h1>Settings</h1>
+      <h1>
+        <Trans>Settings</Trans>
+      </h1>
       <Failure error={gym.error} onRetry={gym.refetch} />
       {gym.data ? <Settings key={gym.data.version} gym={gym.data} /> : gym.isPending && <Loading />}
     </main>
@@ -33,11 +37,13 @@ function Settings({ gym }: { gym: Gym }) {
   const [training, setTraining] = useState(gym.training ?? UNDECIDED);
   return (
     <div className="columns">
-      <section className="panel block" aria-label="The gym">
-        <h2>The gym</h2>
+      <section className="panel block" aria-label={t`The gym`}>
+        <h2>
+          <Trans>The gym</Trans>
+        </h2>
         <GymFields gym={gym} draft={draft} onChange={setDraft} />
         <p className="small">
-          Planned sessions stay at the same moment; changing the zone changes the clock time shown.
+          <Trans>Planned sessions stay at the same moment; changing the zone changes the clock time shown.</Trans>
         </p>
         <Failure error={save.error} />
         <Button
@@ -47,28 +53,32 @@ function Settings({ gym }: { gym: Gym }) {
           onClick={() =>
             save.mutate(
               { version: gym.version, ...draft },
-              { onSuccess: () => notice.done("The settings of the gym are saved.") },
+              { onSuccess: () => notice.done(t`The settings of the gym are saved.`) },
             )
           }
         >
-          Save
+          <Trans>Save</Trans>
         </Button>
       </section>
-      <section className="panel block settings-training" aria-label="Training">
-        <h2>What you train</h2>
+      <section className="panel block settings-training" aria-label={t`Training`}>
+        <h2>
+          <Trans>What you train</Trans>
+        </h2>
         <TrainingFields training={training} onChange={setTraining} />
         <Failure error={train.error} />
         <Button
           type="primary"
           loading={train.isPending}
           onClick={() =>
-            train.mutate({ version: gym.version, ...training }, { onSuccess: () => notice.done("Training is saved.") })
+            train.mutate({ version: gym.version, ...training }, { onSuccess: () => notice.done(t`Training is saved.`) })
           }
         >
-          Save
+          <Trans>Save</Trans>
         </Button>
         <p className="small">
-          <Link to="/setup">Go through the setup again</Link>
+          <Link to="/setup">
+            <Trans>Go through the setup again</Trans>
+          </Link>
         </p>
       </section>
     </div>

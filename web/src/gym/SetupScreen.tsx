@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Checkbox, Steps } from "antd";
 import { useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
@@ -18,10 +20,10 @@ import "./setup.css";
 type StepId = SetupRequest["step"];
 
 const STEPS: { id: StepId; title: string }[] = [
-  { id: "gym", title: "Your gym" },
-  { id: "numbering", title: "Numbers" },
-  { id: "training", title: "Training" },
-  { id: "library", title: "Library" },
+  { id: "gym", title: t`Your gym` },
+  { id: "numbering", title: t`Numbers` },
+  { id: "training", title: t`Training` },
+  { id: "library", title: t`Library` },
 ];
 
 /** Sets up a new gym in four short steps, each of which can be skipped. */
@@ -54,7 +56,9 @@ function Setup({ gym }: { gym: Gym }) {
 
   return (
     <>
-      <h1>Set up {gym.name}</h1>
+      <h1>
+        <Trans>Set up {gym.name}</Trans>
+      </h1>
       <Steps
         size="small"
         current={index}
@@ -73,11 +77,17 @@ function Setup({ gym }: { gym: Gym }) {
         <Failure error={endStep.error} />
       </section>
       <div className="form-row">
-        {index > 0 && <Button onClick={() => go(index - 1)}>Back</Button>}
+        {index > 0 && (
+          <Button onClick={() => go(index - 1)}>
+            <Trans>Back</Trans>
+          </Button>
+        )}
         <Button type="text" onClick={() => end("skipped")} loading={endStep.isPending}>
-          Skip for now
+          <Trans>Skip for now</Trans>
         </Button>
-        <span className="small">Everything here can be changed later under Gym.</span>
+        <span className="small">
+          <Trans>Everything here can be changed later under Gym.</Trans>
+        </span>
       </div>
     </>
   );
@@ -99,7 +109,9 @@ function GymStep({ gym, onDone, busy }: StepProps) {
   });
   return (
     <>
-      <h2>Your gym</h2>
+      <h2>
+        <Trans>Your gym</Trans>
+      </h2>
       <GymFields gym={gym} draft={draft} onChange={setDraft} />
       <Failure error={save.error} />
       <Button
@@ -109,7 +121,7 @@ function GymStep({ gym, onDone, busy }: StepProps) {
         disabled={draft.name.trim() === ""}
         onClick={() => save.mutate({ version: gym.version, ...draft }, { onSuccess: onDone })}
       >
-        Save and continue
+        <Trans>Save and continue</Trans>
       </Button>
     </>
   );
@@ -118,10 +130,12 @@ function GymStep({ gym, onDone, busy }: StepProps) {
 function NumberingStep({ onDone, busy }: StepProps) {
   return (
     <>
-      <h2>Which numbers do you call?</h2>
+      <h2>
+        <Trans>Which numbers do you call?</Trans>
+      </h2>
       <NumberingChoice />
       <Button type="primary" className="setup-next" loading={busy} onClick={onDone}>
-        Continue
+        <Trans>Continue</Trans>
       </Button>
     </>
   );
@@ -136,11 +150,13 @@ function TrainingStep({ gym, onDone, busy }: StepProps) {
   const isWithoutCourses = courses.data?.length === 0;
   return (
     <>
-      <h2>What do you train?</h2>
+      <h2>
+        <Trans>What do you train?</Trans>
+      </h2>
       <TrainingFields training={training} onChange={setTraining} />
       {isWithoutCourses && (
         <Checkbox checked={withCourses} onChange={(event) => setWithCourses(event.target.checked)}>
-          Add a course for each group, to plan sessions for
+          <Trans>Add a course for each group, to plan sessions for</Trans>
         </Checkbox>
       )}
       <Failure error={save.error ?? make.error} />
@@ -158,7 +174,7 @@ function TrainingStep({ gym, onDone, busy }: StepProps) {
           )
         }
       >
-        Save and continue
+        <Trans>Save and continue</Trans>
       </Button>
     </>
   );

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Alert, App, Button } from "antd";
 import type { Status } from "../api/client";
 import { Failure } from "../ui/Failure";
@@ -12,19 +14,19 @@ import "./status.css";
 import { type JobKind, useJob, useStatus } from "./useStatus";
 
 const KINDS: Record<Status["backups"][number]["kind"], string> = {
-  nightly: "every night",
-  "by-hand": "by hand",
-  "before-upgrade": "before an update",
-  "before-restore": "before a restore",
-  demo: "the demo",
+  nightly: t`every night`,
+  "by-hand": t`by hand`,
+  "before-upgrade": t`before an update`,
+  "before-restore": t`before a restore`,
+  demo: t`the demo`,
 };
 
 const DOING: Record<JobKind, string> = {
-  backup: "Making a backup",
-  look: "Restoring to a copy",
-  take: "Putting the copy in place",
-  discard: "Deleting the copy",
-  found: "Founding the gym",
+  backup: t`Making a backup`,
+  look: t`Restoring to a copy`,
+  take: t`Putting the copy in place`,
+  discard: t`Deleting the copy`,
+  found: t`Founding the gym`,
 };
 
 /** Formats a number of bytes, such as 1.4 GB. */
@@ -41,9 +43,11 @@ export default function StatusScreen() {
   return (
     <main className="page status">
       <GymNav />
-      <h1>Status</h1>
+      <h1>
+        <Trans>Status</Trans>
+      </h1>
       <Failure error={status.error} onRetry={status.refetch} />
-      {status.data ? <Shown status={status.data} /> : status.isPending && <Loading what="Loading the status" />}
+      {status.data ? <Shown status={status.data} /> : status.isPending && <Loading what={t`Loading the status`} />}
     </main>
   );
 }
@@ -56,16 +60,15 @@ function Shown({ status }: { status: Status }) {
       // Backups contain no login sessions: everybody signs in again.
       window.location.assign("/library");
     } else if (kind === "backup") {
-      notice.done("The backup is made.");
+      notice.done(t`The backup is made.`);
     }
   });
   const take = () =>
     modal.confirm({
       getContainer: layers,
-      title: "Put this copy in place of the gym?",
-      content:
-        "Everything that was written since the backup goes. A backup of now is made first, and everybody signs in again.",
-      okText: "Put it in place",
+      title: t`Put this copy in place of the gym?`,
+      content: t`Everything that was written since the backup goes. A backup of now is made first, and everybody signs in again.`,
+      okText: t`Put it in place`,
       onOk: () => job.ask({ kind: "take" }),
     });
   const last = status.backups[0];
@@ -76,7 +79,7 @@ function Shown({ status }: { status: Status }) {
           type="warning"
           showIcon
           className="status-warning"
-          title={`The disk is nearly full: ${amount(status.disk.free)} are free. Make room on the machine of the gym, or saving will stop.`}
+          title={t`The disk is nearly full: ${amount(status.disk.free)} are free. Make room on the machine of the gym, or saving will stop.`}
         />
       )}
       {status.backupIsOld && (
@@ -86,8 +89,8 @@ function Shown({ status }: { status: Status }) {
           className="status-warning"
           title={
             last
-              ? `The last backup is from ${day(last.madeAt)}. Make one now, and see that the machine is on at night.`
-              : "There is no backup yet. Make one now; after that one is made every night."
+              ? t`The last backup is from ${day(last.madeAt)}. Make one now, and see that the machine is on at night.`
+              : t`There is no backup yet. Make one now; after that one is made every night.`
           }
         />
       )}
@@ -106,11 +109,15 @@ function Shown({ status }: { status: Status }) {
               onDiscard={() => job.ask({ kind: "discard" })}
             />
           )}
-          <section className="panel block" aria-label="Backups">
-            <h2>Backups</h2>
+          <section className="panel block" aria-label={t`Backups`}>
+            <h2>
+              <Trans>Backups</Trans>
+            </h2>
             <p className="small">
-              Made every night; kept for 14 days, and the first of each month for a year. Download one now and then and
-              keep it on another machine.
+              <Trans>
+                Made every night; kept for 14 days, and the first of each month for a year. Download one now and then
+                and keep it on another machine.
+              </Trans>
             </p>
             <Button
               type="primary"
@@ -118,18 +125,26 @@ function Shown({ status }: { status: Status }) {
               loading={job.running === "backup"}
               onClick={() => job.ask({ kind: "backup" })}
             >
-              Back up now
+              <Trans>Back up now</Trans>
             </Button>
             {status.backups.length > 0 && (
               <div className="plain-scroll">
                 <table className="plain-table status-backups">
                   <thead>
                     <tr>
-                      <th scope="col">Made</th>
-                      <th scope="col">Why</th>
-                      <th scope="col">Size</th>
                       <th scope="col">
-                        <span className="visually-hidden">Ways</span>
+                        <Trans>Made</Trans>
+                      </th>
+                      <th scope="col">
+                        <Trans>Why</Trans>
+                      </th>
+                      <th scope="col">
+                        <Trans>Size</Trans>
+                      </th>
+                      <th scope="col">
+                        <span className="visually-hidden">
+                          <Trans>Ways</Trans>
+                        </span>
                       </th>
                     </tr>
                   </thead>
@@ -141,14 +156,14 @@ function Shown({ status }: { status: Status }) {
                         <td>{amount(backup.bytes)}</td>
                         <td className="line-ways">
                           <a href={`/api/backups/${backup.name}`} download>
-                            Download
+                            <Trans>Download</Trans>
                           </a>
                           <Button
                             size="small"
                             disabled={job.running !== null}
                             onClick={() => job.ask({ kind: "look", name: backup.name })}
                           >
-                            Restore to a copy
+                            <Trans>Restore to a copy</Trans>
                           </Button>
                         </td>
                       </tr>
@@ -160,60 +175,80 @@ function Shown({ status }: { status: Status }) {
           </section>
         </div>
         <div>
-          <section className="panel block" aria-label="Machine">
-            <h2>Machine</h2>
+          <section className="panel block" aria-label={t`Machine`}>
+            <h2>
+              <Trans>Machine</Trans>
+            </h2>
             <dl className="status-facts">
-              <dt>Periplus</dt>
+              <dt>
+                <Trans>Periplus</Trans>
+              </dt>
               <dd>{status.version}</dd>
-              <dt>Disk</dt>
+              <dt>
+                <Trans>Disk</Trans>
+              </dt>
               <dd>
-                {amount(status.disk.free)} free of {amount(status.disk.total)}
+                <Trans>
+                  {amount(status.disk.free)} free of {amount(status.disk.total)}
+                </Trans>
               </dd>
-              <dt>Database</dt>
+              <dt>
+                <Trans>Database</Trans>
+              </dt>
               <dd>
                 {amount(status.database.bytes)}, {status.database.version}
               </dd>
-              <dt>Last backup</dt>
-              <dd>{last ? dayAndTime(last.madeAt) : "none yet"}</dd>
-              <dt>Certificate</dt>
+              <dt>
+                <Trans>Last backup</Trans>
+              </dt>
+              <dd>{last ? dayAndTime(last.madeAt) : t`none yet`}</dd>
+              <dt>
+                <Trans>Certificate</Trans>
+              </dt>
               <dd>
                 {status.certificateEnd
-                  ? `valid until ${day(status.certificateEnd)}`
+                  ? t`valid until ${day(status.certificateEnd)}`
                   : "none: only this machine reaches the gym"}
               </dd>
             </dl>
           </section>
-          <section className="panel block" aria-label="Walls">
-            <h2>Walls</h2>
+          <section className="panel block" aria-label={t`Walls`}>
+            <h2>
+              <Trans>Walls</Trans>
+            </h2>
             {status.walls.length === 0 ? (
-              <p className="small">No wall yet. Add one under Run, Walls.</p>
+              <p className="small">
+                <Trans>No wall yet. Add one under Run, Walls.</Trans>
+              </p>
             ) : (
               <dl className="status-facts">
                 {status.walls.map((wall) => (
                   <div key={wall.name}>
                     <dt>{wall.name}</dt>
-                    <dd>{wall.seenAt ? `seen ${dayAndTime(wall.seenAt)}` : "not opened yet"}</dd>
+                    <dd>{wall.seenAt ? t`seen ${dayAndTime(wall.seenAt)}` : t`not opened yet`}</dd>
                   </div>
                 ))}
               </dl>
             )}
           </section>
-          <section className="panel block" aria-label="Quotas">
-            <h2>Storage</h2>
+          <section className="panel block" aria-label={t`Quotas`}>
+            <h2>
+              <Trans>Storage</Trans>
+            </h2>
             <dl className="status-facts">
               {status.quotas.map((quota) => (
                 <div key={quota.what}>
                   <dt>{quota.what}</dt>
                   <dd>
                     {quota.unit === "bytes"
-                      ? `${amount(quota.used)} of ${amount(quota.limit)}`
-                      : `${quota.used.toLocaleString("en-GB")} of ${quota.limit.toLocaleString("en-GB")}`}
+                      ? t`${amount(quota.used)} of ${amount(quota.limit)}`
+                      : t`${quota.used.toLocaleString("en-GB")} of ${quota.limit.toLocaleString("en-GB")}`}
                     <meter
                       min={0}
                       max={quota.limit}
                       high={0.8 * quota.limit}
                       value={quota.used}
-                      aria-label={`${quota.what} used`}
+                      aria-label={t`${quota.what} used`}
                     />
                   </dd>
                 </div>

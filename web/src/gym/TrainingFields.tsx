@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import { Checkbox } from "antd";
 import type { Training } from "../api/client";
 import { Segmented } from "../ui/Segmented";
@@ -10,22 +11,30 @@ export const UNDECIDED: Training = { rules: "boxing", media: ["bag", "pads"], gr
 export function TrainingFields({ training, onChange }: { training: Training; onChange: (training: Training) => void }) {
   return (
     <div className="stack">
-      <span id="training-rules">Rules</span>
+      <span id="training-rules">
+        <Trans>Rules</Trans>
+      </span>
       <Segmented
         value={training.rules}
         onChange={(rules) => onChange({ ...training, rules })}
         options={RULES}
         aria-labelledby="training-rules"
       />
-      <p className="small">A new course starts with these rules. Each combination can have its own.</p>
-      <span id="training-media">What you hit</span>
+      <p className="small">
+        <Trans>A new course starts with these rules. Each combination can have its own.</Trans>
+      </p>
+      <span id="training-media">
+        <Trans>What you hit</Trans>
+      </span>
       <Checkbox.Group<Training["media"][number]>
         value={training.media}
         onChange={(media) => media.length > 0 && onChange({ ...training, media })}
         options={MEDIA}
         aria-labelledby="training-media"
       />
-      <span id="training-groups">Groups</span>
+      <span id="training-groups">
+        <Trans>Groups</Trans>
+      </span>
       <Checkbox.Group<Training["groups"][number]>
         value={training.groups}
         onChange={(groups) => groups.length > 0 && onChange({ ...training, groups })}

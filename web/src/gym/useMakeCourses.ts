@@ -1,8 +1,9 @@
+import { t } from "@lingui/core/macro";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type Course, type Training } from "../api/client";
 import { keys } from "../api/keys";
 
-const NAMES: Record<Course["group"], string> = { open: "Open class", beginners: "Beginners", youth: "Youth" };
+const NAMES: Record<Course["group"], string> = { open: t`Open class`, beginners: t`Beginners`, youth: t`Youth` };
 
 /** Creates a course for each group of a gym that has none. */
 export function useMakeCourses() {

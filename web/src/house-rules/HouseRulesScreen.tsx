@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { Button, Progress } from "antd";
 import { useMemo, useState } from "react";
@@ -20,8 +22,8 @@ import "./house-rules.css";
 type RuleSet = HouseRules["sets"][number];
 
 const PARTS = [
-  { value: "rules", label: "Rules" },
-  { value: "numbers", label: "Numbers" },
+  { value: "rules", label: t`Rules` },
+  { value: "numbers", label: t`Numbers` },
 ];
 
 export default function HouseRulesScreen() {
@@ -29,10 +31,10 @@ export default function HouseRulesScreen() {
   const rules = useHouseRules();
   const mayEdit = useIsHeadCoach();
   if (rules.isError) {
-    return <NoPage title="House rules" error={rules.error} />;
+    return <NoPage title={t`House rules`} error={rules.error} />;
   }
   if (!rules.data) {
-    return <Loading what="Loading the house rules" />;
+    return <Loading what={t`Loading the house rules`} />;
   }
   const sets = rules.data.sets;
   const set = sets.find((one) => one.id === address.get("set")) ?? (sets[0] as RuleSet);
@@ -43,20 +45,22 @@ export default function HouseRulesScreen() {
     <main className="page house">
       <GymNav />
       <header className="house-head">
-        <h1>House rules</h1>
+        <h1>
+          <Trans>House rules</Trans>
+        </h1>
         <Segmented<Rules>
           value={set.id}
           onChange={(id) => go({ set: id })}
           options={sets.map((one) => ({ value: one.id, label: one.name }))}
-          aria-label="Which set"
+          aria-label={t`Which set`}
         />
         <Segmented
           value={part}
           onChange={(next) => go({ part: next })}
           options={PARTS}
-          aria-label="Rules, or the numbers of the model"
+          aria-label={t`Rules, or the numbers of the model`}
         />
-        <span className="small">{set.isBuiltIn ? "as they came" : "changed by this gym"}</span>
+        <span className="small">{set.isBuiltIn ? t`as they came` : t`changed by this gym`}</span>
       </header>
       <Editor
         key={`${set.id}-${set.version}`}
@@ -117,14 +121,16 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
         )}
       </div>
       <aside className="house-side">
-        <section className="panel effect" aria-label="Effect on the library">
-          <h2>Effect on the library</h2>
+        <section className="panel effect" aria-label={t`Effect on the library`}>
+          <h2>
+            <Trans>Effect on the library</Trans>
+          </h2>
           {mayEdit ? (
             <>
               <p className="small">
                 {changed
-                  ? "Look at what the change does before it is saved for every coach."
-                  : "Change a school, a severity or a number; here you see which combinations change their verdict."}
+                  ? t`Look at what the change does before it is saved for every coach.`
+                  : t`Change a school, a severity or a number; here you see which combinations change their verdict.`}
               </p>
               <div className="effect-buttons">
                 <Button
@@ -133,7 +139,7 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
                   loading={start.isPending}
                   onClick={() => start.mutate({ set: set.id, rules: draft })}
                 >
-                  Preview
+                  <Trans>Preview</Trans>
                 </Button>
                 <Button
                   type={preview?.state === "ready" ? "primary" : "default"}
@@ -144,28 +150,30 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
                     save.mutate(preview, {
                       onSuccess: () => {
                         keep(place, null);
-                        notice.done(`The ${set.name.toLowerCase()} rules are saved.`);
+                        notice.done(t`The ${set.name.toLowerCase()} rules are saved.`);
                       },
                     })
                   }
                 >
-                  Save for the gym
+                  <Trans>Save for the gym</Trans>
                 </Button>
                 {changed ? (
-                  <Button title="Undo the changes" aria-label="Undo the changes" onClick={() => change(stored)}>
-                    Undo
+                  <Button title={t`Undo the changes`} aria-label={t`Undo the changes`} onClick={() => change(stored)}>
+                    <Trans>Undo</Trans>
                   </Button>
                 ) : (
                   !isBuiltIn && (
                     <Button type="text" onClick={() => change(pick(set.builtIn))}>
-                      Reset to the built-in rules
+                      <Trans>Reset to the built-in rules</Trans>
                     </Button>
                   )
                 )}
               </div>
             </>
           ) : (
-            <p className="small">Only the head coach changes the house rules. What they mean is open to everyone.</p>
+            <p className="small">
+              <Trans>Only the head coach changes the house rules. What they mean is open to everyone.</Trans>
+            </p>
           )}
           <Failure
             error={error}
@@ -173,7 +181,7 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
               error &&
               refusal(error).type === "changed-meanwhile" && (
                 <Button size="small" onClick={() => void queries.invalidateQueries({ queryKey: keys.houseRules })}>
-                  Show the current version
+                  <Trans>Show the current version</Trans>
                 </Button>
               )
             }
@@ -190,13 +198,13 @@ function Effect({ preview, set }: { preview: RulePreview; set: Rules }) {
   const percent = preview.total === 0 ? 100 : Math.floor((100 * preview.done) / preview.total);
   return (
     <>
-      {preview.state === "running" && <Progress percent={percent} aria-label="How much of the library is checked" />}
+      {preview.state === "running" && <Progress percent={percent} aria-label={t`How much of the library is checked`} />}
       <p role="status" className="effect-sum">
         {preview.state === "running"
-          ? `${preview.done} of ${preview.total} checked.`
+          ? t`${preview.done} of ${preview.total} checked.`
           : count === 0
-            ? `None of the ${preview.total} combinations under these rules changes its verdict.`
-            : `${count} of the ${preview.total} combinations under these rules ${count === 1 ? "changes its" : "change their"} verdict.`}
+            ? t`None of the ${preview.total} combinations under these rules changes its verdict.`
+            : t`${count} of the ${preview.total} combinations under these rules ${plural(count, { one: "changes its", other: "change their" })} verdict.`}
       </p>
       {preview.changes.map((change) => (
         <p key={change.from + change.to} className="effect-change">
@@ -218,8 +226,10 @@ function Effect({ preview, set }: { preview: RulePreview; set: Rules }) {
       </ul>
       {count > preview.changed.length && (
         <p className="small">
-          The first {preview.changed.length} by name; after saving,{" "}
-          <Link to={`/library?rules=${set}`}>the library</Link> shows all.
+          <Trans>
+            The first {preview.changed.length} by name; after saving,{" "}
+            <Link to={`/library?rules=${set}`}>the library</Link> shows all.
+          </Trans>
         </p>
       )}
     </>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, InputNumber, Select } from "antd";
 import type { Effects, Model, Rules } from "../api/client";
 import { Failure } from "../ui/Failure";
@@ -9,7 +11,7 @@ type Value = Model["groups"][number]["values"][number];
 type Effect = Effects["effects"][number];
 type Calibration = Record<string, number>;
 
-const KINDS = { body: "The body", strike: "Strikes", move: "Moves" } as const;
+const KINDS = { body: t`The body`, strike: t`Strikes`, move: t`Moves` } as const;
 
 interface Props {
   set: Rules;
@@ -31,7 +33,7 @@ export function Numbers({ set, calibration, of, mayEdit, onOf, onChange }: Props
     return <Failure error={model.error} />;
   }
   if (!group) {
-    return <Loading what="Loading the numbers" />;
+    return <Loading what={t`Loading the numbers`} />;
   }
   const own = (one: Model["groups"][number]) => one.values.filter((value) => value.key in calibration).length;
   const give = (key: string, value: number, asItCame: number) => {
@@ -39,31 +41,35 @@ export function Numbers({ set, calibration, of, mayEdit, onOf, onChange }: Props
     onChange(value === asItCame ? others : { ...others, [key]: value });
   };
   return (
-    <section className="panel numbers-of-model" aria-label="Numbers of the model">
-      <h2>What the check works with</h2>
+    <section className="panel numbers-of-model" aria-label={t`Numbers of the model`}>
+      <h2>
+        <Trans>What the check works with</Trans>
+      </h2>
       <p className="small">
-        Every wait comes from these numbers. Most are house values: written down from coaching practice and held against{" "}
-        {effects.data?.labelled ?? "the"} labelled chains. Where your athletes differ, set your own.
+        <Trans>
+          Every wait comes from these numbers. Most are house values: written down from coaching practice and held
+          against {effects.data?.labelled ?? "the"} labelled chains. Where your athletes differ, set your own.
+        </Trans>
       </p>
       <div className="numbers-of">
         <Select
           showSearch={{ optionFilterProp: "label" }}
           value={group.of}
           onChange={onOf}
-          aria-label="Whose numbers"
+          aria-label={t`Whose numbers`}
           options={(["body", "strike", "move"] as const).map((kind) => ({
             label: KINDS[kind],
             options: groups
               .filter((one) => one.kind === kind)
               .map((one) => ({
                 value: one.of,
-                label: own(one) > 0 ? `${one.name} (${own(one)} of our own)` : one.name,
+                label: own(one) > 0 ? t`${one.name} (${own(one)} of our own)` : one.name,
               })),
           }))}
         />
         {Object.keys(calibration).length > 0 && (
           <span className="small">
-            {Object.keys(calibration).length} of our own in{" "}
+            <Trans>{Object.keys(calibration).length} of our own in </Trans>
             {groups
               .filter((one) => own(one) > 0)
               .map((one) => (
@@ -125,11 +131,13 @@ function NumberRow({ value, own, mayEdit, effect, gym, onChange }: RowProps) {
           aria-label={`${value.name}, ${value.unit}`}
         />
         <span className="small">
-          {shown(value.least)} to {shown(value.most)}
+          <Trans>
+            {shown(value.least)} to {shown(value.most)}
+          </Trans>
         </span>
         {own !== undefined && mayEdit && (
           <Button size="small" type="text" onClick={() => onChange(value.value)}>
-            Back to {shown(value.value)}
+            <Trans>Back to {shown(value.value)}</Trans>
           </Button>
         )}
       </div>

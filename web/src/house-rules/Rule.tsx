@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useQuery } from "@tanstack/react-query";
 
 import { type ReactNode, useId, useState } from "react";
@@ -50,13 +51,13 @@ export function Rule({ rule, set, severity, changed, mayEdit, onSeverity, childr
         disabled={!mayEdit}
         onChange={onSeverity}
         options={CHOICES}
-        aria-label={`Severity of “${rule.title}”`}
+        aria-label={t`Severity of “${rule.title}”`}
       />
       {open && (
         <div id={more} className="rule-more">
           <p>{rule.reason}</p>
-          <Example title="Shows it" example={rule.shows} set={set} />
-          <Example title="Does not" example={rule.doesNotShow} set={set} />
+          <Example title={t`Shows it`} example={rule.shows} set={set} />
+          <Example title={t`Does not`} example={rule.doesNotShow} set={set} />
         </div>
       )}
     </li>
@@ -68,9 +69,9 @@ function Example({ title, example, set }: { title: string; example: RuleInfo["sh
   const readIn = useNumbering();
   const check = useQuery(checkOf({ text: chain, rules: set, medium, group, tempo, readIn, draw: ["row"] })).data?.check;
   const where = [
-    medium === "shadow" ? "" : `on the ${medium}`,
-    group === "open" ? "" : `for ${group}`,
-    tempo === 1 ? "" : `at tempo ${tempo}`,
+    medium === "shadow" ? "" : t`on the ${medium}`,
+    group === "open" ? "" : t`for ${group}`,
+    tempo === 1 ? "" : t`at tempo ${tempo}`,
   ].filter((part) => part !== "");
   return (
     <figure className="example">

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { InputNumber } from "antd";
 import type { HouseRules, Rules } from "../api/client";
 import { Segmented } from "../ui/Segmented";
@@ -17,8 +19,10 @@ interface Props {
 export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
   return (
     <>
-      <section className="panel schools" aria-label="Schools">
-        <h2>Where coaches disagree</h2>
+      <section className="panel schools" aria-label={t`Schools`}>
+        <h2>
+          <Trans>Where coaches disagree</Trans>
+        </h2>
         {all.schools.map((school) => (
           <div key={school.name} className="school">
             <span>{school.question}</span>
@@ -32,8 +36,10 @@ export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
           </div>
         ))}
       </section>
-      <section className="panel rules" aria-label="Rules">
-        <h2>How serious each finding is</h2>
+      <section className="panel rules" aria-label={t`Rules`}>
+        <h2>
+          <Trans>How serious each finding is</Trans>
+        </h2>
         <ul>
           {all.rules.map((rule) => (
             <Rule
@@ -59,7 +65,7 @@ export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
                     onChange={(value) =>
                       value !== null && change({ ...draft, thresholds: { ...draft.thresholds, [rule.id]: value } })
                     }
-                    aria-label={`${rule.title}: reported ${rule.threshold.word}, ${rule.threshold.unit}`}
+                    aria-label={t`${rule.title}: reported ${rule.threshold.word}, ${rule.threshold.unit}`}
                   />
                   {rule.threshold.unit}
                 </>
@@ -68,8 +74,10 @@ export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
           ))}
         </ul>
       </section>
-      <section className="panel rules" aria-label="Warnings of sessions">
-        <h2>Sessions: what is warned of, and what comes due again</h2>
+      <section className="panel rules" aria-label={t`Warnings of sessions`}>
+        <h2>
+          <Trans>Sessions: what is warned of, and what comes due again</Trans>
+        </h2>
         <ul>
           {all.warnings.map((warning) => (
             <li key={warning.id} className="session-warning">

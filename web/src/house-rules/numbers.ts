@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { Effects } from "../api/client";
 
 type Move = Effects["effects"][number]["moves"][number];
@@ -10,17 +11,17 @@ export function shown(value: number): string {
 /** Returns the effect of moving a number to that value. */
 export function effectOf(move: Move, gym: number): string {
   if (move.labelled === 0 && move.gym === 0) {
-    return "changes no verdict";
+    return t`changes no verdict`;
   }
   const more = move.agree - move.agreed;
   const labelled = [
     move.labelled === 0
-      ? "no labelled chain changes"
+      ? t`no labelled chain changes`
       : move.labelled === 1
-        ? "1 labelled chain changes"
-        : `${move.labelled} labelled chains change`,
-    more === 0 ? "" : `${Math.abs(more)} ${more > 0 ? "more" : "fewer"} agree`,
+        ? t`1 labelled chain changes`
+        : t`${move.labelled} labelled chains change`,
+    more === 0 ? "" : t`${Math.abs(more)} ${more > 0 ? "more" : "fewer"} agree`,
   ];
-  const ours = gym === 0 ? "" : move.gym === 0 ? "none of ours" : `${move.gym} of ${gym} of ours`;
+  const ours = gym === 0 ? "" : move.gym === 0 ? t`none of ours` : t`${move.gym} of ${gym} of ours`;
   return [...labelled, ours].filter((part) => part !== "").join(", ");
 }

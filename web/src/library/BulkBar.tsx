@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Input, Popover } from "antd";
 import { lazy, Suspense, useState } from "react";
 import type { CombinationRow } from "../api/client";
@@ -37,7 +39,7 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
   if (chosen.length === 0) {
     return null;
   }
-  const many = `${chosen.length} ${chosen.length === 1 ? "combination" : "combinations"}`;
+  const many = plural(chosen.length, { one: "# combination", other: "# combinations" });
   const run = (action: BulkAction) => {
     const combinations = chosen.map(({ id, version }) => ({ id, version }));
     bulk.mutate(
@@ -64,8 +66,10 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
   const ids = chosen.map(({ id }) => id).join(",");
   const query = `ids=${ids}${archived ? "&archived=true" : ""}`;
   return (
-    <section className="panel chosen-bar" aria-label="With what is chosen">
-      <b role="status">{many} chosen</b>
+    <section className="panel chosen-bar" aria-label={t`With what is chosen`}>
+      <b role="status">
+        <Trans>{many} chosen</Trans>
+      </b>
       {head && !archived && (
         <>
           <Popover
@@ -83,46 +87,58 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
                   value={theme}
                   maxLength={40}
                   onChange={(event) => setTheme(event.target.value.toLowerCase())}
-                  aria-label="Theme for all of them"
-                  placeholder="Theme"
+                  aria-label={t`Theme for all of them`}
+                  placeholder={t`Theme`}
                 />
                 <Button type="primary" htmlType="submit" disabled={theme.trim() === ""}>
-                  Tag
+                  <Trans>Tag</Trans>
                 </Button>
                 <Button disabled={theme.trim() === ""} onClick={() => run("untag")}>
-                  Take the tag away
+                  <Trans>Take the tag away</Trans>
                 </Button>
               </form>
             }
           >
-            <Button>Tag…</Button>
+            <Button>
+              <Trans>Tag…</Trans>
+            </Button>
           </Popover>
           <Button loading={bulk.isPending} onClick={() => run("archive")}>
-            Archive
+            <Trans>Archive</Trans>
           </Button>
         </>
       )}
       {head && archived && (
         <Button loading={bulk.isPending} onClick={() => run("restore")}>
-          Restore
+          <Trans>Restore</Trans>
         </Button>
       )}
       {chosen.length <= paper ? (
         <>
-          <Button href={`/api/cards.pdf?${query}`}>Print cards</Button>
-          <Button href={`/api/wall-sheet.pdf?${query}`}>Print a wall sheet</Button>
+          <Button href={`/api/cards.pdf?${query}`}>
+            <Trans>Print cards</Trans>
+          </Button>
+          <Button href={`/api/wall-sheet.pdf?${query}`}>
+            <Trans>Print a wall sheet</Trans>
+          </Button>
         </>
       ) : (
-        <span className="small">Paper holds {paper} of them at most.</span>
+        <span className="small">
+          <Trans>Paper holds {paper} of them at most.</Trans>
+        </span>
       )}
-      {!archived && chosen.length <= onCard && <Button onClick={() => setCard(true)}>Card for athletes</Button>}
+      {!archived && chosen.length <= onCard && (
+        <Button onClick={() => setCard(true)}>
+          <Trans>Card for athletes</Trans>
+        </Button>
+      )}
       {card && (
         <Suspense>
           <CardDialog combinations={chosen} onClose={() => setCard(false)} />
         </Suspense>
       )}
       <Button type="text" onClick={() => onChoose([])}>
-        Choose none
+        <Trans>Choose none</Trans>
       </Button>
     </section>
   );

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Select } from "antd";
 import { useState } from "react";
 import { type CombinationRow, isAway } from "../api/client";
@@ -56,7 +57,7 @@ export function CombinationPick({
         placeholder={placeholder}
         aria-label={label}
         className={className}
-        notFoundContent={away ? "No connection; try again when it is back" : isOld ? "Looking" : "Nothing found"}
+        notFoundContent={away ? t`No connection; try again when it is back` : isOld ? t`Looking` : t`Nothing found`}
         options={[
           ...(chosen && typed === "" && !rows.some(({ id }) => id === chosen.id)
             ? [{ value: chosen.id, label: chosen.name }]

@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Input, type InputRef, Pagination, Select } from "antd";
 import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
@@ -80,18 +82,22 @@ export default function LibraryScreen() {
   return (
     <main className="page">
       <div className="library-head">
-        <h1>{filters.archived ? "Archived" : "Library"}</h1>
+        <h1>{filters.archived ? t`Archived` : t`Library`}</h1>
         <span className="small" role="status">
           {data && data.search.problems.length === 0
-            ? `${data.total} ${data.total === 1 ? "combination" : "combinations"}${filtered ? " found" : ""}`
+            ? `${plural(data.total, { one: "# combination", other: "# combinations" })}${filtered ? " found" : ""}`
             : ""}
         </span>
         <span className="new-item library-out">
-          <Link to="/near-duplicates">Near duplicates</Link>
-          <Link to="/family">Families</Link>
+          <Link to="/near-duplicates">
+            <Trans>Near duplicates</Trans>
+          </Link>
+          <Link to="/family">
+            <Trans>Families</Trans>
+          </Link>
           <ExportMenu items={exportsOf(filters, data?.total ?? 0, data?.search.problems.length === 0, paper, view)} />
           <Button type="primary" onClick={() => navigate("/bench", { state: FRESH })}>
-            New combination
+            <Trans>New combination</Trans>
           </Button>
         </span>
       </div>
@@ -101,8 +107,8 @@ export default function LibraryScreen() {
           ref={search}
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
-          placeholder="Such as liver, starts 1, ends kick"
-          aria-label="Search the library"
+          placeholder={t`Such as liver, starts 1, ends kick`}
+          aria-label={t`Search the library`}
           allowClear
           suffix={typed ? null : <kbd>/</kbd>}
           maxLength={300}
@@ -126,7 +132,7 @@ export default function LibraryScreen() {
           aria-pressed={filters.archived === true}
           onClick={() => set({ archived: filters.archived ? null : "true" })}
         >
-          Archived
+          <Trans>Archived</Trans>
         </Button>
       </search>
       <div className="library-understood">
@@ -140,7 +146,7 @@ export default function LibraryScreen() {
         {data && filters.q && <Understood search={data.search} />}
         <SearchHelp onTry={(text) => setTyped((now) => (now.trim() === "" ? text : `${now.trim()}, ${text}`))} />
       </div>
-      {library.isPending && <Loading what="Loading the library" />}
+      {library.isPending && <Loading what={t`Loading the library`} />}
       <Failure error={library.error} onRetry={library.refetch} />
       {data?.search.problems[0] && (
         <NotUnderstood problem={data.search.problems[0]} typed={typed} onType={setTyped} onClear={clear} />

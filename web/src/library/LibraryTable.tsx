@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Checkbox } from "antd";
 import type { KeyboardEvent } from "react";
 import { Link, useNavigate } from "react-router";
@@ -19,13 +21,13 @@ interface Props {
 }
 
 const COLUMNS: { title: string; sort?: SortName }[] = [
-  { title: "Name", sort: "name" },
-  { title: "Line" },
-  { title: "Numbers" },
-  { title: "Level", sort: "level" },
-  { title: "Check", sort: "length" },
-  { title: "Drilled", sort: "drilled" },
-  { title: "Changed", sort: "updated" },
+  { title: t`Name`, sort: "name" },
+  { title: t`Line` },
+  { title: t`Numbers` },
+  { title: t`Level`, sort: "level" },
+  { title: t`Check`, sort: "length" },
+  { title: t`Drilled`, sort: "drilled" },
+  { title: t`Changed`, sort: "updated" },
 ];
 
 /** The table of combinations; arrow keys move between rows, a column head sorts, a box selects. */
@@ -53,7 +55,7 @@ export function LibraryTable({ rows, filters, onSort, chosen, onChoose }: Props)
                 checked={all}
                 indeterminate={!all && chosen.length > 0}
                 onChange={() => onChoose(all ? [] : rows)}
-                aria-label="Choose all on this page"
+                aria-label={t`Choose all on this page`}
               />
             </td>
             {COLUMNS.map(({ title, sort }) => (
@@ -97,7 +99,7 @@ export function LibraryTable({ rows, filters, onSort, chosen, onChoose }: Props)
                   onChange={(event) =>
                     onChoose(event.target.checked ? [...chosen, row] : chosen.filter(({ id }) => id !== row.id))
                   }
-                  aria-label={`Choose ${row.name}`}
+                  aria-label={t`Choose ${row.name}`}
                 />
               </td>
               <td className="cell-name">
@@ -105,8 +107,12 @@ export function LibraryTable({ rows, filters, onSort, chosen, onChoose }: Props)
                   {row.name}
                 </Link>
                 <small>
-                  {row.stance === "southpaw" && <b>southpaw first · </b>}
-                  {[row.rules === "all-limbs" ? "all limbs" : row.rules, ...row.themes].join(" · ")}
+                  {row.stance === "southpaw" && (
+                    <b>
+                      <Trans>southpaw first ·</Trans>{" "}
+                    </b>
+                  )}
+                  {[row.rules === "all-limbs" ? t`all limbs` : row.rules, ...row.themes].join(" · ")}
                 </small>
               </td>
               <td className="cell-line">
@@ -114,7 +120,7 @@ export function LibraryTable({ rows, filters, onSort, chosen, onChoose }: Props)
               </td>
               <td className="cell-numbers">{row.text}</td>
               <td className="cell-level">
-                <span role="img" aria-label={`Level ${row.level}`}>
+                <span role="img" aria-label={t`Level ${row.level}`}>
                   {"▮".repeat(row.level)}
                   <i>{"▮".repeat(3 - row.level)}</i>
                 </span>

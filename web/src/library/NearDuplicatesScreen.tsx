@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { Link } from "react-router";
 import type { CombinationRow } from "../api/client";
@@ -17,18 +19,26 @@ export default function NearDuplicatesScreen() {
   const pairs = found.data?.pairs ?? [];
   return (
     <main className="page">
-      <Trail to="/library" place="Library" name="Near duplicates" />
-      <h1>Near duplicates</h1>
+      <Trail to="/library" place={t`Library`} name="Near duplicates" />
+      <h1>
+        <Trans>Near duplicates</Trans>
+      </h1>
       <p className="small">
-        Chains that differ by one item, by a target or by effort alone. Merging keeps one of the two, with the themes
-        and the note of both; the other is archived and can be restored.
+        <Trans>
+          Chains that differ by one item, by a target or by effort alone. Merging keeps one of the two, with the themes
+          and the note of both; the other is archived and can be restored.
+        </Trans>
       </p>
-      {found.isPending && <Loading what="Comparing the library" />}
+      {found.isPending && <Loading what={t`Comparing the library`} />}
       <Failure error={found.error} onRetry={found.refetch} />
       {found.data && pairs.length === 0 && (
         <div className="panel empty">
-          <h2>No two are that close</h2>
-          <p>Every combination of the library differs from every other by more than one item.</p>
+          <h2>
+            <Trans>No two are that close</Trans>
+          </h2>
+          <p>
+            <Trans>Every combination of the library differs from every other by more than one item.</Trans>
+          </p>
         </div>
       )}
       <ol className="pairs">
@@ -51,7 +61,7 @@ function OnePair({ pair }: { pair: Pair }) {
     merge.mutate(
       { keep: kept.id, keepVersion: kept.version, drop: dropped.id, dropVersion: dropped.version },
       {
-        onSuccess: () => notice.done(`“${kept.name}” is kept; “${dropped.name}” is archived and can be restored.`),
+        onSuccess: () => notice.done(t`“${kept.name}” is kept; “${dropped.name}” is archived and can be restored.`),
         onError: notice.failed,
       },
     );
@@ -60,7 +70,7 @@ function OnePair({ pair }: { pair: Pair }) {
       { action: "archive", combinations: [{ id: row.id, version: row.version }] },
       {
         onSuccess: ({ combinations }) =>
-          notice.undo(`“${row.name}” is archived.`, () =>
+          notice.undo(t`“${row.name}” is archived.`, () =>
             bulk.mutate({ action: "restore", combinations }, { onError: notice.failed }),
           ),
         onError: notice.failed,
@@ -73,13 +83,15 @@ function OnePair({ pair }: { pair: Pair }) {
   return (
     <>
       <p className="pair-words">
-        “{pair.one.name}” is {pair.words} “{pair.other.name}”
+        <Trans>
+          “{pair.one.name}” is {pair.words} “{pair.other.name}”
+        </Trans>
       </p>
       {sides.map(([row, other]) => (
         <div key={row.id} className="pair-side">
           <span className="cell-name">
             <Link to={`/combinations/${row.id}`}>{row.name}</Link>
-            <small>{row.themes.join(" · ") || "no themes"}</small>
+            <small>{row.themes.join(" · ") || t`no themes`}</small>
           </span>
           <span className="pair-line">
             <CombinationLine drawing={row.line} width={320} name={row.name} />
@@ -89,10 +101,10 @@ function OnePair({ pair }: { pair: Pair }) {
           {head && (
             <span className="pair-ways">
               <Button size="small" loading={merge.isPending} onClick={() => keep(row, other)}>
-                Keep this, merge the other in
+                <Trans>Keep this, merge the other in</Trans>
               </Button>
               <Button size="small" onClick={() => archive(row)}>
-                Archive this
+                <Trans>Archive this</Trans>
               </Button>
             </span>
           )}

@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import type { CombinationPage } from "../api/client";
 import { replaceCharacters } from "../ui/characters";
@@ -14,9 +15,13 @@ export function NotUnderstood({ problem, typed, onType, onClear }: Props) {
   const quoted = typed.replaceAll('"', "");
   return (
     <div className="panel empty">
-      <h2>This search is not understood</h2>
+      <h2>
+        <Trans>This search is not understood</Trans>
+      </h2>
       <p>
-        {problem.message} Expected: {problem.expected}.
+        <Trans>
+          {problem.message} Expected: {problem.expected}.
+        </Trans>
       </p>
       <p>
         {problem.nearest.map((nearest) => (
@@ -31,12 +36,14 @@ export function NotUnderstood({ problem, typed, onType, onClear }: Props) {
         ))}
       </p>
       <p className="small">
-        To find these words in names, themes and notes:{" "}
+        <Trans>To find these words in names, themes and notes: </Trans>
         <button type="button" className="chip" onClick={() => onType(`"${quoted}"`)}>
           “{quoted}”
         </button>
       </p>
-      <Button onClick={onClear}>Clear the search</Button>
+      <Button onClick={onClear}>
+        <Trans>Clear the search</Trans>
+      </Button>
     </div>
   );
 }

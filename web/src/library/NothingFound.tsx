@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { Link } from "react-router";
 import type { CombinationPage } from "../api/client";
@@ -22,15 +24,15 @@ export function NothingFound({
   const leads = useIsHeadCoach();
   return (
     <div className="panel empty">
-      <h2>{filtered ? "Nothing fits all of these" : archived ? "Nothing is archived" : "The library is empty"}</h2>
+      <h2>{filtered ? t`Nothing fits all of these` : archived ? t`Nothing is archived` : t`The library is empty`}</h2>
       <p>
         {filtered
           ? without.some((clause) => clause.total > 0)
-            ? "Without one of them there would be:"
-            : "No single one is the reason; remove several."
+            ? t`Without one of them there would be:`
+            : t`No single one is the reason; remove several.`
           : archived
-            ? "What you archive is kept here and can be restored."
-            : "Write the first combination on the bench; every coach of the gym will see it here."}
+            ? t`What you archive is kept here and can be restored.`
+            : t`Write the first combination on the bench; every coach of the gym will see it here.`}
       </p>
       {filtered && without.length > 1 && (
         <p>
@@ -38,23 +40,29 @@ export function NothingFound({
             .filter((clause) => clause.total > 0)
             .map((clause) => (
               <button key={clause.text} type="button" className="chip" onClick={() => onWithout(clause.text)}>
-                {clause.total} without “{clause.text}”
+                <Trans>
+                  {clause.total} without “{clause.text}”
+                </Trans>
               </button>
             ))}
         </p>
       )}
       {filtered ? (
-        <Button onClick={onClear}>Clear the filters</Button>
+        <Button onClick={onClear}>
+          <Trans>Clear the filters</Trans>
+        </Button>
       ) : (
         !archived && (
           <p className="empty-ways">
             <Button type="primary" onClick={onNew}>
-              Go to the bench
+              <Trans>Go to the bench</Trans>
             </Button>{" "}
             {leads && (
               <>
-                or <Link to="/exchange">import your list</Link>, or{" "}
-                <Link to="/setup?step=library">add the starter library</Link>
+                <Trans>
+                  or <Link to="/exchange">import your list</Link>, or{" "}
+                  <Link to="/setup?step=library">add the starter library</Link>
+                </Trans>
               </>
             )}
           </p>

@@ -1,23 +1,28 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Modal } from "antd";
 import { useState } from "react";
 import { layers } from "../ui/layers";
 
 const PATTERNS: [string, string][] = [
-  ["starts with 1", "begins with a jab; in the numbers you read; starts 1 is the same"],
-  ["ends with a kick", "kick, hand, knee, elbow, slip, exit and every other strike or move"],
-  ["has 2 3", "a 3 directly after a 2; a number means any target, 3b the body alone"],
-  ["has lead hook body then rear kick", "the kick somewhere after the hook"],
-  ["without a switch", "nowhere in the chain; likewise no kick, no liver"],
-  ["starts with 1 or 2", "or joins what is before it and after it; and, a comma or nothing means that both hold"],
-  ["has (3)", "a feinted 3"],
-  ["length 3..5", "so many strikes; also length 4 and length 6+"],
-  ["liver", "as thrown in its own stance at an orthodox opponent; also spleen, inside thigh, outside thigh, open side"],
-  ["from southpaw", "written for that stance"],
-  ["not drilled 4 weeks", "by the logbook; likewise drilled 2 weeks, drilled never"],
-  ["flows", "what the check says; also reload and breaks"],
-  ["level 2", "likewise rules boxing, theme slips, by liv"],
-  ["proposed", "a proposal waits for it; archived looks among what is out of use"],
-  ['"no exit"', "words in quotation marks are words of the name, the themes or the note"],
+  ["starts with 1", t`begins with a jab; in the numbers you read; starts 1 is the same`],
+  ["ends with a kick", t`kick, hand, knee, elbow, slip, exit and every other strike or move`],
+  ["has 2 3", t`a 3 directly after a 2; a number means any target, 3b the body alone`],
+  ["has lead hook body then rear kick", t`the kick somewhere after the hook`],
+  ["without a switch", t`nowhere in the chain; likewise no kick, no liver`],
+  ["starts with 1 or 2", t`or joins what is before it and after it; and, a comma or nothing means that both hold`],
+  ["has (3)", t`a feinted 3`],
+  ["length 3..5", t`so many strikes; also length 4 and length 6+`],
+  [
+    "liver",
+    t`as thrown in its own stance at an orthodox opponent; also spleen, inside thigh, outside thigh, open side`,
+  ],
+  ["from southpaw", t`written for that stance`],
+  ["not drilled 4 weeks", t`by the logbook; likewise drilled 2 weeks, drilled never`],
+  ["flows", t`what the check says; also reload and breaks`],
+  ["level 2", t`likewise rules boxing, theme slips, by liv`],
+  ["proposed", t`a proposal waits for it; archived looks among what is out of use`],
+  ['"no exit"', t`words in quotation marks are words of the name, the themes or the note`],
 ];
 
 /** Explains the words that a search understands. */
@@ -26,12 +31,14 @@ export function SearchHelp({ onTry }: { onTry: (text: string) => void }) {
   return (
     <>
       <button type="button" className="link-button" onClick={() => setOpen(true)}>
-        What can I search for?
+        <Trans>What can I search for?</Trans>
       </button>
-      <Modal getContainer={layers} open={open} onCancel={() => setOpen(false)} footer={null} title="Search">
+      <Modal getContainer={layers} open={open} onCancel={() => setOpen(false)} footer={null} title={t`Search`}>
         <p className="small">
-          Plain words are found in names, themes, notes and coaches. These say more; put any of them after each other,
-          with commas or without. A press adds one to what stands in the line.
+          <Trans>
+            Plain words are found in names, themes, notes and coaches. These say more; put any of them after each other,
+            with commas or without. A press adds one to what stands in the line.
+          </Trans>
         </p>
         <dl className="search-help">
           {PATTERNS.map(([pattern, says]) => (

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
@@ -20,26 +22,36 @@ export default function ThemesScreen() {
   return (
     <main className="page">
       <GymNav />
-      <h1>Themes</h1>
+      <h1>
+        <Trans>Themes</Trans>
+      </h1>
       <p className="small">
         {head
-          ? "A theme that gets the name of another becomes one with it. Every combination that had it gets a new version."
-          : "The head coach renames and merges themes."}
+          ? t`A theme that gets the name of another becomes one with it. Every combination that had it gets a new version.`
+          : t`The head coach renames and merges themes.`}
       </p>
-      {themes.isPending && <Loading what="Loading the themes" />}
+      {themes.isPending && <Loading what={t`Loading the themes`} />}
       <Failure error={themes.error} onRetry={themes.refetch} />
       {themes.data && rows.length === 0 && (
         <div className="panel empty">
-          <h2>No themes yet</h2>
-          <p>Give a combination a theme when you save it, such as slips, liver or low kick.</p>
+          <h2>
+            <Trans>No themes yet</Trans>
+          </h2>
+          <p>
+            <Trans>Give a combination a theme when you save it, such as slips, liver or low kick.</Trans>
+          </p>
         </div>
       )}
       {rows.length > 0 && (
         <table className="panel plain-table themes">
           <thead>
             <tr>
-              <th scope="col">Theme</th>
-              <th scope="col">Combinations</th>
+              <th scope="col">
+                <Trans>Theme</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Combinations</Trans>
+              </th>
               {head && <td />}
             </tr>
           </thead>
@@ -58,7 +70,7 @@ export default function ThemesScreen() {
                   <td>
                     {renaming !== theme && (
                       <Button size="small" onClick={() => setRenaming(theme)}>
-                        Rename
+                        <Trans>Rename</Trans>
                       </Button>
                     )}
                   </td>
@@ -84,7 +96,7 @@ function Rename({ theme, others, onEnd }: { theme: string; others: string[]; onE
       { from: theme, to: wanted },
       {
         onSuccess: ({ combinations }) => {
-          const said = `“${theme}” is “${wanted}” now in ${combinations} combinations.`;
+          const said = t`“${theme}” is “${wanted}” now in ${combinations} combinations.`;
           // Merged themes cannot be separated again.
           merges
             ? notice.done(said)
@@ -102,12 +114,14 @@ function Rename({ theme, others, onEnd }: { theme: string; others: string[]; onE
         value={to}
         maxLength={40}
         onChange={(event) => setTo(event.target.value)}
-        aria-label={`New name of ${theme}`}
+        aria-label={t`New name of ${theme}`}
       />
       <Button type="primary" htmlType="submit" loading={rename.isPending} disabled={wanted === "" || wanted === theme}>
-        {merges ? `Merge with “${wanted}”` : "Rename"}
+        {merges ? t`Merge with “${wanted}”` : t`Rename`}
       </Button>
-      <Button onClick={onEnd}>Cancel</Button>
+      <Button onClick={onEnd}>
+        <Trans>Cancel</Trans>
+      </Button>
     </form>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button, Input, Modal } from "antd";
 import { type FormEvent, useState } from "react";
@@ -46,7 +48,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
   const remove = useMutation({
     mutationFn: (view: View) => answered(api.DELETE("/api/views/{id}", { params: { path: { id: view.id } } })),
     onSuccess: (_, view) =>
-      notice.undo(`“${view.name}” is deleted.`, () =>
+      notice.undo(t`“${view.name}” is deleted.`, () =>
         keep.mutate({ name: view.name, address: view.address, shared: view.shared }),
       ),
     onError: notice.failed,
@@ -71,7 +73,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
           type="button"
           className={view === open ? "chip chip-on" : "chip"}
           aria-pressed={view === open}
-          title={view.shared ? `Shared by ${view.owner.name}` : "Yours alone"}
+          title={view.shared ? t`Shared by ${view.owner.name}` : t`Yours alone`}
           onClick={() => onOpen(view === open ? "" : view.address)}
         >
           {view.name}
@@ -79,12 +81,12 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
       ))}
       {now !== "" && !open && (
         <button type="button" className="link-button" onClick={() => setNaming(true)}>
-          Save view
+          <Trans>Save view</Trans>
         </button>
       )}
       {mayRemove && (
         <button type="button" className="link-button" onClick={() => remove.mutate(open)}>
-          Delete “{open.name}”
+          <Trans>Delete “{open.name}”</Trans>
         </button>
       )}
       <Modal
@@ -92,26 +94,28 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
         open={naming}
         onCancel={() => setNaming(false)}
         footer={null}
-        title="Save view"
+        title={t`Save view`}
         destroyOnHidden
       >
         <form className="stack" onSubmit={submit}>
-          <label htmlFor="view-name">Name</label>
+          <label htmlFor="view-name">
+            <Trans>Name</Trans>
+          </label>
           <Input
             id="view-name"
             autoFocus
             value={name}
             maxLength={60}
             onChange={(event) => setName(event.target.value)}
-            placeholder="Such as Liver work for level 2"
+            placeholder={t`Such as Liver work for level 2`}
           />
           <label>
-            <input type="checkbox" checked={shared} onChange={(event) => setShared(event.target.checked)} /> Share it
-            with the other coaches
+            <input type="checkbox" checked={shared} onChange={(event) => setShared(event.target.checked)} />{" "}
+            <Trans>Share it with the other coaches</Trans>
           </label>
           <Failure error={save.error} />
           <Button type="primary" htmlType="submit" loading={save.isPending} disabled={name.trim() === ""}>
-            Save view
+            <Trans>Save view</Trans>
           </Button>
         </form>
       </Modal>

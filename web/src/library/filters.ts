@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { ExportItem } from "../ui/ExportMenu";
 import { FILE_FORMATS, LEVELS, LIMBS, RULES, VERDICTS } from "../ui/words";
 import type { Filters } from "./useLibrary";
@@ -13,13 +14,13 @@ export const FILTERS: {
   any: string;
   options: { value: string; label: string }[];
 }[] = [
-  { name: "weapon", label: "Weapon", any: "Any weapon", options: LIMBS },
-  { name: "verdict", label: "Verdict", any: "Any verdict", options: VERDICT_OPTIONS },
-  { name: "rules", label: "Rules", any: "Any rules", options: RULES },
+  { name: "weapon", label: t`Weapon`, any: t`Any weapon`, options: LIMBS },
+  { name: "verdict", label: t`Verdict`, any: t`Any verdict`, options: VERDICT_OPTIONS },
+  { name: "rules", label: t`Rules`, any: t`Any rules`, options: RULES },
   {
     name: "level",
-    label: "Level",
-    any: "Any level",
+    label: t`Level`,
+    any: t`Any level`,
     options: LEVELS.map(({ value, label }) => ({ value: String(value), label })),
   },
 ];
@@ -76,14 +77,14 @@ export function exportsOf(
   const query = new URLSearchParams(Object.entries(rest).map(([name, value]) => [name, String(value)])).toString();
   const titled = title === "" ? "" : `&${new URLSearchParams({ title })}`;
   if (!understood) {
-    return [{ label: "The search is not understood, so there is nothing to export", to: null }];
+    return [{ label: t`The search is not understood, so there is nothing to export`, to: null }];
   }
   return [
     ...(total > paper || total === 0
-      ? [{ label: `Paper: up to ${paper}, narrow the search`, to: null }]
+      ? [{ label: t`Paper: up to ${paper}, narrow the search`, to: null }]
       : [
-          { label: "Wall sheet (PDF)", to: `/api/wall-sheet.pdf?${query}${titled}` },
-          { label: "Cards, a page each (PDF)", to: `/api/cards.pdf?${query}` },
+          { label: t`Wall sheet (PDF)`, to: `/api/wall-sheet.pdf?${query}${titled}` },
+          { label: t`Cards, a page each (PDF)`, to: `/api/cards.pdf?${query}` },
         ]),
     ...Object.entries(FILE_FORMATS).map(([format, { name }]) => ({
       label: name,

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { LogDrilled } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { LinkZone } from "../combination-line/LinkZone";
@@ -25,8 +27,10 @@ export function DrilledList({ drilled, fallen, onToggle }: Props) {
               <b>{one.name === "" ? one.text : one.name}</b>
               <span className="drilled-chain">{one.text}</span>
               <span className="small">
-                {Math.round(one.ms / 6000) / 10} min, {Math.round(one.repetitions)} times
-                {one.otherMs > 0 && `, ${Math.round((100 * one.otherMs) / one.ms)} % in the other stance`}
+                <Trans>
+                  {Math.round(one.ms / 6000) / 10} min, {Math.round(one.repetitions)} times
+                  {one.otherMs > 0 && t`, ${Math.round((100 * one.otherMs) / one.ms)} % in the other stance`}
+                </Trans>
               </span>
             </p>
             <CombinationLine
@@ -53,7 +57,7 @@ export function DrilledList({ drilled, fallen, onToggle }: Props) {
                   type="button"
                   aria-pressed={isFallen(link)}
                   onClick={() => onToggle(one, link)}
-                  title="Fell apart here"
+                  title={t`Fell apart here`}
                 >
                   {item.text} → {one.line.items[link + 1]?.text}
                 </button>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Input, Select } from "antd";
 import { useCourses } from "../api/useCourses";
 import { Toolbar } from "../ui/Toolbar";
@@ -21,22 +23,26 @@ export function EntryFields({ draft, onChange }: Props) {
     <>
       <div className="log-entry-row">
         <div>
-          <span>Day</span>
+          <span>
+            <Trans>Day</Trans>
+          </span>
           <Input
             type="date"
-            aria-label="Day"
+            aria-label={t`Day`}
             value={draft.day}
             max={todayInGym()}
             onChange={(event) => event.target.value && onChange({ day: event.target.value })}
           />
         </div>
         <div>
-          <span>Course</span>
+          <span>
+            <Trans>Course</Trans>
+          </span>
           <Select
             value={draft.course ?? 0}
             onChange={(course) => onChange({ course: course === 0 ? null : course })}
             popupMatchSelectWidth={false}
-            aria-label="Course"
+            aria-label={t`Course`}
             options={[
               { value: 0, label: "none" },
               ...courses
@@ -46,19 +52,23 @@ export function EntryFields({ draft, onChange }: Props) {
           />
         </div>
         <div>
-          <span>Coached by</span>
+          <span>
+            <Trans>Coached by</Trans>
+          </span>
           <Select
             value={draft.coach ?? undefined}
-            placeholder="you"
+            placeholder={t`you`}
             onChange={(coach) => onChange({ coach })}
             popupMatchSelectWidth={false}
-            aria-label="Coached by"
+            aria-label={t`Coached by`}
             options={coaches.map(({ id, name }) => ({ value: id, label: name }))}
           />
         </div>
       </div>
       <fieldset className="log-entry-counts">
-        <legend>Who was there</legend>
+        <legend>
+          <Trans>Who was there</Trans>
+        </legend>
         <Counter name="orthodox" value={draft.orthodox} onChange={(orthodox) => onChange({ orthodox })} />
         <Counter name="southpaw" value={draft.southpaw} onChange={(southpaw) => onChange({ southpaw })} />
         {levels.length > 1 &&
@@ -72,8 +82,10 @@ export function EntryFields({ draft, onChange }: Props) {
           ))}
       </fieldset>
       <div className="log-entry-effort">
-        <span>How hard it felt</span>
-        <Toolbar label="How hard it felt, 0 to 10" className="effort-row">
+        <span>
+          <Trans>How hard it felt</Trans>
+        </span>
+        <Toolbar label={t`How hard it felt, 0 to 10`} className="effort-row">
           {EFFORT.map((value) => (
             <button
               key={value}
@@ -87,9 +99,11 @@ export function EntryFields({ draft, onChange }: Props) {
         </Toolbar>
       </div>
       <div className="log-entry-note">
-        <span>Note</span>
+        <span>
+          <Trans>Note</Trans>
+        </span>
         <Input.TextArea
-          aria-label="Note"
+          aria-label={t`Note`}
           value={draft.note}
           maxLength={2000}
           rows={3}
@@ -115,14 +129,14 @@ function Counter({
       <span>{name}</span>
       <button
         type="button"
-        aria-label={`One ${name} fewer`}
+        aria-label={t`One ${name} fewer`}
         disabled={value === null}
         onClick={() => onChange(value === null || value === 0 ? null : value - 1)}
       >
         −
       </button>
       <output aria-label={name}>{value ?? "–"}</output>
-      <button type="button" aria-label={`One ${name} more`} onClick={() => onChange(Math.min(500, (value ?? 0) + 1))}>
+      <button type="button" aria-label={t`One ${name} more`} onClick={() => onChange(Math.min(500, (value ?? 0) + 1))}>
         +
       </button>
     </div>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { Button, Input } from "antd";
 import { useState } from "react";
@@ -29,12 +31,14 @@ export default function EntryScreen() {
   const id = Number(useParams().id);
   const entry = useLogEntry(id);
   if (entry.isPending) {
-    return <Loading what="Loading the entry" />;
+    return <Loading what={t`Loading the entry`} />;
   }
   if (entry.isError) {
     return (
       <NoPage error={entry.error}>
-        <Link to="/logbook">Go to the logbook</Link>
+        <Link to="/logbook">
+          <Trans>Go to the logbook</Trans>
+        </Link>
       </NoPage>
     );
   }
@@ -81,7 +85,7 @@ function Entry({ entry }: { entry: LogEntry }) {
       const before = { ...draftOf(entry), combinations: entry.run === null ? saidOf(entry) : null };
       queries.setQueryData(keys.logEntry(entry.id), saved);
       logbookChanged(queries);
-      notice.undo("Saved.", () => {
+      notice.undo(t`Saved.`, () => {
         void correctEntry(saved.id, saved.version, requestOf(before, null))
           .then(() => logbookChanged(queries))
           .catch(notice.failed);
@@ -91,7 +95,7 @@ function Entry({ entry }: { entry: LogEntry }) {
         kept.forget();
         const corrects = { id: entry.id, version: entry.version };
         queue.add({ key: `correct-${entry.id}`, corrects, writer, title, body });
-        notice.done("Kept on this device. It is sent when the server is back.");
+        notice.done(t`Kept on this device. It is sent when the server is back.`);
       } else {
         setError(failed);
       }
@@ -105,7 +109,7 @@ function Entry({ entry }: { entry: LogEntry }) {
       {
         onSuccess: (now) => {
           if (!restore) {
-            notice.undo("Taken out of the logbook.", () => shelve.mutate({ entry: now, restore: true }));
+            notice.undo(t`Taken out of the logbook.`, () => shelve.mutate({ entry: now, restore: true }));
             void navigate("/logbook");
           }
         },
@@ -114,77 +118,98 @@ function Entry({ entry }: { entry: LogEntry }) {
     );
   return (
     <main className="page page-entry">
-      <Trail to="/logbook" place="Logbook" name={title} />
+      <Trail to="/logbook" place={t`Logbook`} name={title} />
       <header className="page-head">
         <h1>{title}</h1>
         <span className="page-actions">
           {entry.run !== null && (
             <Link className="log-entry-record" to={`/run/${entry.run}`}>
-              What the walls showed
+              <Trans>What the walls showed</Trans>
             </Link>
           )}
           <Button onClick={() => put(entry.removed)} loading={shelve.isPending}>
-            {entry.removed ? "Put it back" : "Take it out"}
+            {entry.removed ? t`Put it back` : t`Take it out`}
           </Button>
         </span>
       </header>
-      {entry.removed && <p className="log-removed">Taken out: it counts in no report until it is put back.</p>}
+      {entry.removed && (
+        <p className="log-removed">
+          <Trans>Taken out: it counts in no report until it is put back.</Trans>
+        </p>
+      )}
       {!entry.isChecked && !entry.removed && (
         <p className="log-entry-new" role="note">
-          It came in by itself from the walls. Say who was there and what fell apart, or press that it is right.{" "}
+          <Trans>
+            It came in by itself from the walls. Say who was there and what fell apart, or press that it is right.{" "}
+          </Trans>
           <Button size="small" onClick={() => save(draft)} loading={saves}>
-            It is right
+            <Trans>It is right</Trans>
           </Button>
         </p>
       )}
       {waits && (
         <p className="changed-meanwhile" role="status">
-          {waits.refused ?? "A correction waits on this device until the server is back."}{" "}
+          {waits.refused ?? t`A correction waits on this device until the server is back.`}{" "}
           <Button size="small" onClick={() => queue.drop(waits.key)}>
-            Give it up
+            <Trans>Give it up</Trans>
           </Button>
         </p>
       )}
       {restored && isChanged && (
         <p className="changed-meanwhile" role="status">
-          This is what you were changing before you left; it is not saved yet.{" "}
+          <Trans>This is what you were changing before you left; it is not saved yet. </Trans>
           <Button size="small" onClick={discard}>
-            Discard
+            <Trans>Discard</Trans>
           </Button>
         </p>
       )}
       <div className="log-entry-grid">
-        <section className="panel block stack" aria-label="About it">
+        <section className="panel block stack" aria-label={t`About it`}>
           <EntryFields draft={draft} onChange={change} />
           <div className="log-entry-note">
-            <span>Name</span>
+            <span>
+              <Trans>Name</Trans>
+            </span>
             <Input
-              aria-label="Name"
+              aria-label={t`Name`}
               value={draft.name}
               maxLength={120}
               onChange={(event) => change({ name: event.target.value })}
             />
           </div>
-          <Failure error={error} more={<Link to={`/logbook/${entry.id}`}>Load the newest</Link>} />
+          <Failure
+            error={error}
+            more={
+              <Link to={`/logbook/${entry.id}`}>
+                <Trans>Load the newest</Trans>
+              </Link>
+            }
+          />
           <div className="log-entry-actions">
             <Button type="primary" size="large" disabled={!isChanged} loading={saves} onClick={() => save(draft)}>
-              Save
+              <Trans>Save</Trans>
             </Button>
             {isChanged && (
               <Button size="large" onClick={discard}>
-                Undo changes
+                <Trans>Undo changes</Trans>
               </Button>
             )}
           </div>
         </section>
-        <section aria-label="What was drilled" className="log-entry-drilled">
-          <h2>What was drilled</h2>
+        <section aria-label={t`What was drilled`} className="log-entry-drilled">
+          <h2>
+            <Trans>What was drilled</Trans>
+          </h2>
           <p className="small">
-            {Math.round(entry.workMs / 60_000)} minutes of work. Touch the link that fell apart, on the line or below
-            it.
+            <Trans>
+              {Math.round(entry.workMs / 60_000)} minutes of work. Touch the link that fell apart, on the line or below
+              it.
+            </Trans>
           </p>
           {entry.drilled.length === 0 && draft.combinations === null && (
-            <p className="panel empty">No combination: free work, or a round timer.</p>
+            <p className="panel empty">
+              <Trans>No combination: free work, or a round timer.</Trans>
+            </p>
           )}
           <DrilledList
             drilled={entry.drilled}
@@ -193,7 +218,9 @@ function Entry({ entry }: { entry: LogEntry }) {
           />
           {entry.run === null &&
             (draft.combinations === null ? (
-              <Button onClick={() => change({ combinations: saidOf(entry) })}>Change what was drilled</Button>
+              <Button onClick={() => change({ combinations: saidOf(entry) })}>
+                <Trans>Change what was drilled</Trans>
+              </Button>
             ) : (
               <div className="panel block">
                 <SaidCombinations

@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button, Checkbox, Pagination, Select } from "antd";
 import { useRef, useState } from "react";
@@ -50,25 +52,30 @@ export default function LogbookScreen() {
     <main className="page">
       <LogNav />
       <header className="page-head">
-        <h1>Logbook</h1>
+        <h1>
+          <Trans>Logbook</Trans>
+        </h1>
         <Select
           value={course || 0}
           onChange={(id) => put("course", id === 0 ? null : String(id))}
-          aria-label="Course"
+          aria-label={t`Course`}
           popupMatchSelectWidth={false}
-          options={[{ value: 0, label: "all courses" }, ...courses.map(({ id, name }) => ({ value: id, label: name }))]}
+          options={[
+            { value: 0, label: t`all courses` },
+            ...courses.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
         />
         <Checkbox
           checked={filters.unchecked === true}
           onChange={(event) => put("unchecked", event.target.checked ? "true" : null)}
         >
-          not looked at yet{log.data && log.data.unchecked > 0 ? ` (${log.data.unchecked})` : ""}
+          <Trans>not looked at yet{log.data && log.data.unchecked > 0 ? ` (${log.data.unchecked})` : ""}</Trans>
         </Checkbox>
         <Checkbox
           checked={filters.removed === true}
           onChange={(event) => put("removed", event.target.checked ? "true" : null)}
         >
-          taken out
+          <Trans>taken out</Trans>
         </Checkbox>
         <span className="page-actions">
           <Files />
@@ -76,20 +83,20 @@ export default function LogbookScreen() {
             type="primary"
             onClick={() => navigate(course > 0 ? `/logbook/new?course=${course}` : "/logbook/new")}
           >
-            Log a session
+            <Trans>Log a session</Trans>
           </Button>
         </span>
       </header>
       <WaitingEntries />
       <Failure error={log.error} onRetry={() => log.refetch()} />
-      {log.isPending && <Loading what="Loading the logbook" />}
+      {log.isPending && <Loading what={t`Loading the logbook`} />}
       {log.data && entries.length === 0 && (
         <div className="panel empty">
-          <h2>{isFiltered ? "Nothing fits" : "Nothing is logged yet"}</h2>
+          <h2>{isFiltered ? t`Nothing fits` : t`Nothing is logged yet`}</h2>
           <p>
             {isFiltered
-              ? "Choose all courses, or take the ticks away."
-              : "A session that runs on the walls comes in by itself when it ends. One that was coached without them is logged by hand."}
+              ? t`Choose all courses, or take the ticks away.`
+              : t`A session that runs on the walls comes in by itself when it ends. One that was coached without them is logged by hand.`}
           </p>
         </div>
       )}
@@ -134,30 +141,44 @@ function Row({ entry }: { entry: LogRow }) {
         <Link to={`/logbook/${entry.id}`} className="log-name">
           {entry.name}
         </Link>
-        {!entry.isChecked && <span className="tag">came in by itself</span>}
+        {!entry.isChecked && (
+          <span className="tag">
+            <Trans>came in by itself</Trans>
+          </span>
+        )}
         <p className="small">
           {[entry.course && entry.course.name !== entry.name ? entry.course.name : null, entry.coach.name]
             .filter(Boolean)
             .join(" · ")}
         </p>
-        <p>{entry.combinations.length > 0 ? entry.combinations.join(", ") : "free work"}</p>
+        <p>{entry.combinations.length > 0 ? entry.combinations.join(", ") : t`free work`}</p>
         {entry.note && <p className="log-note">{entry.note}</p>}
       </div>
       <dl>
         <div>
-          <dt>work</dt>
-          <dd>{Math.round(entry.workMs / 60_000)} min</dd>
+          <dt>
+            <Trans>work</Trans>
+          </dt>
+          <dd>
+            <Trans>{Math.round(entry.workMs / 60_000)} min</Trans>
+          </dd>
         </div>
         <div>
-          <dt>athletes</dt>
+          <dt>
+            <Trans>athletes</Trans>
+          </dt>
           <dd>{athletes ?? "–"}</dd>
         </div>
         <div>
-          <dt>felt</dt>
+          <dt>
+            <Trans>felt</Trans>
+          </dt>
           <dd>{entry.effort ?? "–"}</dd>
         </div>
         <div className={entry.fallen > 0 ? "log-fell" : ""}>
-          <dt>fell apart</dt>
+          <dt>
+            <Trans>fell apart</Trans>
+          </dt>
           <dd>{entry.fallen}</dd>
         </div>
       </dl>
@@ -172,30 +193,36 @@ function WaitingEntries() {
     return null;
   }
   return (
-    <section className="panel block log-waiting" aria-label="Waiting on this device">
-      <h2>Waiting on this device</h2>
+    <section className="panel block log-waiting" aria-label={t`Waiting on this device`}>
+      <h2>
+        <Trans>Waiting on this device</Trans>
+      </h2>
       <ul>
         {waiting.map((entry) => (
           <li key={entry.key}>
             <b>{entry.title}</b>{" "}
             {entry.writer === null ? (
               <>
-                was written on this device, and it is not known by whom.{" "}
+                <Trans>was written on this device, and it is not known by whom. </Trans>
                 <Button size="small" onClick={() => queue.add({ ...entry, writer })}>
-                  It is mine: send it
+                  <Trans>It is mine: send it</Trans>
                 </Button>{" "}
                 <Button size="small" onClick={() => queue.drop(entry.key)}>
-                  Discard
+                  <Trans>Discard</Trans>
                 </Button>
               </>
             ) : entry.refused === null ? (
-              "is sent when the server is back."
+              t`is sent when the server is back.`
             ) : (
               <>
                 <span className="log-refused">{entry.refused}</span>{" "}
-                {entry.corrects && <Link to={`/logbook/${entry.corrects.id}`}>Look at it</Link>}{" "}
+                {entry.corrects && (
+                  <Link to={`/logbook/${entry.corrects.id}`}>
+                    <Trans>Look at it</Trans>
+                  </Link>
+                )}{" "}
                 <Button size="small" onClick={() => queue.drop(entry.key)}>
-                  Give it up
+                  <Trans>Give it up</Trans>
                 </Button>
               </>
             )}
@@ -238,7 +265,7 @@ function Files() {
     onSuccess: (done) => {
       logbookChanged(queries);
       notice.done(
-        `${done.new} ${done.new === 1 ? "session" : "sessions"} came in; ${done.known} ${done.known === 1 ? "was" : "were"} there already.`,
+        t`${plural(done.new, { one: "# session", other: "# sessions" })} came in; ${plural(done.known, { one: "# was", other: "# were" })} there already.`,
       );
     },
     onError: notice.failed,
@@ -247,8 +274,8 @@ function Files() {
     <>
       <ExportMenu
         items={[
-          { label: "JSON: keeps everything", to: "/api/logbook/logbook.json" },
-          { label: "CSV: for a spreadsheet", to: "/api/logbook/logbook.csv" },
+          { label: t`JSON: keeps everything`, to: "/api/logbook/logbook.json" },
+          { label: t`CSV: for a spreadsheet`, to: "/api/logbook/logbook.csv" },
         ]}
       />
       {head && (
@@ -259,7 +286,7 @@ function Files() {
             accept=".json,.csv"
             className="log-file"
             tabIndex={-1}
-            aria-label="A logbook as a file"
+            aria-label={t`A logbook as a file`}
             onChange={(event) => {
               const file = event.target.files?.[0];
               if (file) {
@@ -269,11 +296,13 @@ function Files() {
             }}
           />
           <Button loading={take.isPending} onClick={() => input.current?.click()}>
-            Import
+            <Trans>Import</Trans>
           </Button>
           {taken && (
             <span className="small" role="status">
-              {taken.done} of {taken.total} sessions
+              <Trans>
+                {taken.done} of {taken.total} sessions
+              </Trans>
             </span>
           )}
         </>

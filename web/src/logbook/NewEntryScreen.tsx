@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { Button, Input } from "antd";
 import { useState } from "react";
@@ -64,10 +66,10 @@ export default function NewEntryScreen() {
       await navigate(`/logbook/${made.id}`, { replace: true });
     } catch (failed) {
       if (isAway(failed)) {
-        const name = draft.name || courses.find((one) => one.id === draft.course)?.name || "Session";
+        const name = draft.name || courses.find((one) => one.id === draft.course)?.name || t`Session`;
         kept.forget();
         queue.add({ key: id, corrects: null, writer, title: titleOf(name, draft.day), body });
-        notice.done("Kept on this device. It is sent when the server is back.");
+        notice.done(t`Kept on this device. It is sent when the server is back.`);
         await navigate("/logbook", { replace: true });
       } else {
         setError(failed);
@@ -79,30 +81,36 @@ export default function NewEntryScreen() {
   return (
     <main className="page page-entry">
       <LogNav />
-      <h1>Log a session</h1>
+      <h1>
+        <Trans>Log a session</Trans>
+      </h1>
       {restored && (
         <p className="changed-meanwhile" role="status">
-          This is what you were writing before you left.{" "}
+          <Trans>This is what you were writing before you left. </Trans>
           <Button size="small" onClick={discard}>
-            Discard
+            <Trans>Discard</Trans>
           </Button>
         </p>
       )}
       <div className="log-entry-grid">
-        <section className="panel block stack" aria-label="About it">
+        <section className="panel block stack" aria-label={t`About it`}>
           <EntryFields draft={draft} onChange={change} />
           <div className="log-entry-note">
-            <span>Name, where the course does not say enough</span>
+            <span>
+              <Trans>Name, where the course does not say enough</Trans>
+            </span>
             <Input
-              aria-label="Name"
+              aria-label={t`Name`}
               value={draft.name}
               maxLength={120}
               onChange={(event) => change({ name: event.target.value })}
             />
           </div>
         </section>
-        <section className="panel block log-entry-drilled" aria-label="What was drilled">
-          <h2>What was drilled</h2>
+        <section className="panel block log-entry-drilled" aria-label={t`What was drilled`}>
+          <h2>
+            <Trans>What was drilled</Trans>
+          </h2>
           <SaidCombinations
             combinations={draft.combinations ?? []}
             onChange={(combinations) => change({ combinations })}
@@ -110,7 +118,7 @@ export default function NewEntryScreen() {
           <Failure error={error} />
           <div className="log-entry-actions">
             <Button type="primary" size="large" loading={sends} disabled={isEmpty} onClick={save}>
-              Log it
+              <Trans>Log it</Trans>
             </Button>
             <Button
               size="large"
@@ -119,11 +127,17 @@ export default function NewEntryScreen() {
                 void navigate(-1);
               }}
             >
-              Cancel
+              <Trans>Cancel</Trans>
             </Button>
           </div>
-          {isEmpty && <p className="small">Add a combination, or a note on what you did.</p>}
-          <p className="small">Which link fell apart is touched on the line, once it is logged.</p>
+          {isEmpty && (
+            <p className="small">
+              <Trans>Add a combination, or a note on what you did.</Trans>
+            </p>
+          )}
+          <p className="small">
+            <Trans>Which link fell apart is touched on the line, once it is logged.</Trans>
+          </p>
         </section>
       </div>
     </main>

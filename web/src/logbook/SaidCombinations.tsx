@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Button, InputNumber } from "antd";
 import { CombinationPick } from "../library/CombinationPick";
 import { Segmented } from "../ui/Segmented";
@@ -9,7 +10,7 @@ interface Props {
 }
 
 const STANCES = [
-  { value: "own", label: "own stance" },
+  { value: "own", label: t`own stance` },
   { value: "other", label: "other" },
   { value: "both", label: "both" },
 ] as const;
@@ -32,7 +33,7 @@ export function SaidCombinations({ combinations, onChange }: Props) {
               step={1}
               value={one.minutes}
               onChange={(minutes) => minutes !== null && put(at, { minutes })}
-              aria-label={`Minutes of ${one.name}`}
+              aria-label={t`Minutes of ${one.name}`}
               suffix="min"
             />
             <Segmented
@@ -40,11 +41,11 @@ export function SaidCombinations({ combinations, onChange }: Props) {
               value={one.stance}
               onChange={(stance) => put(at, { stance })}
               options={[...STANCES]}
-              aria-label={`Stance of ${one.name}`}
+              aria-label={t`Stance of ${one.name}`}
             />
             <Button
               type="text"
-              aria-label={`Leave out ${one.name}`}
+              aria-label={t`Leave out ${one.name}`}
               onClick={() => onChange(combinations.filter((_, place) => place !== at))}
             >
               ✕
@@ -53,8 +54,8 @@ export function SaidCombinations({ combinations, onChange }: Props) {
         ))}
       </ul>
       <CombinationPick
-        label="Add a combination"
-        placeholder="Add a combination: a name, or numbers"
+        label={t`Add a combination`}
+        placeholder={t`Add a combination: a name, or numbers`}
         className="said-add"
         first={{ sort: "drilled", direction: "down" }}
         without={combinations.map(({ id }) => id)}

@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { Link, useParams } from "react-router";
@@ -22,8 +24,8 @@ import { type Method, useDeleteMeasurement, useKeep, useMeasured, useMeasurement
 import "./measure.css";
 
 const METHODS: { value: Method; label: string }[] = [
-  { value: "taps", label: "by tapping" },
-  { value: "sound", label: "by sound" },
+  { value: "taps", label: t`by tapping` },
+  { value: "sound", label: t`by sound` },
 ];
 
 /** Measures how an athlete throws a combination, and compares it with the check. */
@@ -33,11 +35,13 @@ export default function MeasureScreen() {
   if (combination.isError) {
     return (
       <NoPage error={combination.error}>
-        <Link to="/library">Go to the library</Link>
+        <Link to="/library">
+          <Trans>Go to the library</Trans>
+        </Link>
       </NoPage>
     );
   }
-  return combination.data ? <Measure combination={combination.data} /> : <Loading what="Loading the combination" />;
+  return combination.data ? <Measure combination={combination.data} /> : <Loading what={t`Loading the combination`} />;
 }
 
 function Measure({ combination }: { combination: Combination }) {
@@ -76,7 +80,9 @@ function Measure({ combination }: { combination: Combination }) {
     <main className="page">
       <Trail to={`/combinations/${combination.id}`} place={combination.name} name="Measure" />
       <header className="page-head">
-        <h1>Measure {combination.name}</h1>
+        <h1>
+          <Trans>Measure {combination.name}</Trans>
+        </h1>
         <Segmented
           value={method}
           onChange={(next) => {
@@ -84,16 +90,16 @@ function Measure({ combination }: { combination: Combination }) {
             clear();
           }}
           options={METHODS}
-          aria-label="How it is measured"
+          aria-label={t`How it is measured`}
         />
       </header>
       <p className="small measure-lead">
         {method === "taps"
-          ? "While one athlete throws it several times, tap once for each strike as it lands: the field below, or the space bar. Taps are good to about 30 ms; several repetitions make it better."
-          : "A recording of bag or pads, at most a minute: the hits are found in it. It is not kept."}
+          ? t`While one athlete throws it several times, tap once for each strike as it lands: the field below, or the space bar. Taps are good to about 30 ms; several repetitions make it better.`
+          : t`A recording of bag or pads, at most a minute: the hits are found in it. It is not kept.`}
       </p>
       <div className="measure-grid">
-        <section className="panel block" aria-label="Taps">
+        <section className="panel block" aria-label={t`Taps`}>
           {method === "taps" ? (
             <TapField isEmpty={taps.length === 0} onTap={(ms) => setTaps((now) => tapped(now, ms))} />
           ) : (
@@ -105,7 +111,7 @@ function Measure({ combination }: { combination: Combination }) {
                 setTaps(found.onsets);
                 setSound({ peaks: found.peaks, lengthMs: found.lengthMs });
                 setProblem(
-                  found.onsets.length < 2 ? "Fewer than two hits were found. Record nearer to the bag." : null,
+                  found.onsets.length < 2 ? t`Fewer than two hits were found. Record nearer to the bag.` : null,
                 );
               }}
             />
@@ -126,17 +132,19 @@ function Measure({ combination }: { combination: Combination }) {
                 onAdd={(ms) => setTaps(withTap(taps, ms))}
               />
               <p className="small" role="status">
-                {taps.length} {method === "taps" ? "taps" : "hits"}
-                {shown &&
-                  `: ${shown.repetitions.length} ${shown.repetitions.length === 1 ? "repetition" : "repetitions"}, ${shown.missed} missed, ${shown.extra.length} too many`}
-                . Press one to take it away, or an empty place to add one that was missed.
+                <Trans>
+                  {taps.length} {method === "taps" ? "taps" : "hits"}
+                  {shown &&
+                    t`: ${plural(shown.repetitions.length, { one: "# repetition", other: "# repetitions" })}, ${shown.missed} missed, ${shown.extra.length} too many`}
+                  . Press one to take it away, or an empty place to add one that was missed.
+                </Trans>
               </p>
             </>
           )}
           <Failure error={taps.length >= 2 ? measured.error : null} />
           {isSample && (
             <p className="small" role="status">
-              This is the sample recording: nobody threw it, so it cannot be saved.
+              <Trans>This is the sample recording: nobody threw it, so it cannot be saved.</Trans>
             </p>
           )}
           <div className="measure-actions">
@@ -150,25 +158,29 @@ function Measure({ combination }: { combination: Combination }) {
                   {
                     onSuccess: ({ id }) => {
                       clear();
-                      notice.undo("Kept, as one athlete’s.", () => shelve.mutate({ id, restore: false }));
+                      notice.undo(t`Kept, as one athlete’s.`, () => shelve.mutate({ id, restore: false }));
                     },
                     onError: notice.failed,
                   },
                 )
               }
             >
-              Keep it
+              <Trans>Keep it</Trans>
             </Button>
             {shown && shown.extra.length > 0 && (
               <Button onClick={() => setTaps(taps.filter((_, at) => !shown.extra.includes(at)))}>
-                Take away what is too many
+                <Trans>Take away what is too many</Trans>
               </Button>
             )}
-            {taps.length > 0 && <Button onClick={clear}>Begin again</Button>}
+            {taps.length > 0 && (
+              <Button onClick={clear}>
+                <Trans>Begin again</Trans>
+              </Button>
+            )}
           </div>
         </section>
-        <section className="panel block" aria-label="Beside the check">
-          <h2>{shown ? "Beside the check" : last ? "Kept last, beside the check" : "Beside the check"}</h2>
+        <section className="panel block" aria-label={t`Beside the check`}>
+          <h2>{shown ? t`Beside the check` : last ? t`Kept last, beside the check` : t`Beside the check`}</h2>
           {drawing ? (
             <CombinationLine
               drawing={drawing}
@@ -176,35 +188,41 @@ function Measure({ combination }: { combination: Combination }) {
               overlay={(line) => <Medians line={line} links={links} />}
             />
           ) : (
-            <Loading what="Checking" />
+            <Loading what={t`Checking`} />
           )}
           {shown && shown.pace !== 1 && (
             <p className="small">
-              Thrown at {shown.pace.toFixed(2)} of the computed time on the whole; links are held against that pace.
+              <Trans>
+                Thrown at {shown.pace.toFixed(2)} of the computed time on the whole; links are held against that pace.
+              </Trans>
             </p>
           )}
           {links.length > 0 && <LinkTable links={links} items={drawing?.items ?? []} />}
           {links.length === 0 && (
-            <p className="small">The times between the strikes stand here once something was measured.</p>
+            <p className="small">
+              <Trans>The times between the strikes stand here once something was measured.</Trans>
+            </p>
           )}
         </section>
       </div>
       {kept.data && kept.data.length > 0 && (
-        <section className="panel block" aria-label="Kept">
-          <h2>Kept</h2>
+        <section className="panel block" aria-label={t`Kept`}>
+          <h2>
+            <Trans>Kept</Trans>
+          </h2>
           <ul className="measure-kept">
             {kept.data.map((one) => (
               <li key={one.id}>
                 <span>
-                  {dayAndTime(one.createdAt)} · {one.coach} · {one.method === "taps" ? "by tapping" : "by sound"}
+                  {dayAndTime(one.createdAt)} · {one.coach} · {one.method === "taps" ? t`by tapping` : t`by sound`}
                 </span>
                 <span>
                   {one.links.map((link) => (
                     <i key={link.from} className={`verdict-${link.verdict}`} title={link.says}>
                       {link.median === null ? "–" : Math.round(link.median)}
                     </i>
-                  ))}{" "}
-                  ms
+                  ))}
+                  <Trans> ms</Trans>
                 </span>
                 <Button
                   size="small"
@@ -212,13 +230,14 @@ function Measure({ combination }: { combination: Combination }) {
                     shelve.mutate(
                       { id: one.id, restore: false },
                       {
-                        onSuccess: () => notice.undo("Taken away.", () => shelve.mutate({ id: one.id, restore: true })),
+                        onSuccess: () =>
+                          notice.undo(t`Taken away.`, () => shelve.mutate({ id: one.id, restore: true })),
                         onError: notice.failed,
                       },
                     )
                   }
                 >
-                  Take it away
+                  <Trans>Take it away</Trans>
                 </Button>
               </li>
             ))}
@@ -237,10 +256,10 @@ function namesOf(items: Items | undefined, measured: Measured | undefined): stri
 }
 
 const SIGNS: Record<MeasuredLink["verdict"], { sign: string; word: string }> = {
-  "as-computed": { sign: "●", word: "as computed" },
+  "as-computed": { sign: "●", word: t`as computed` },
   faster: { sign: "◀", word: "faster" },
-  stops: { sign: "■", word: "stops here" },
-  "not-heard": { sign: "–", word: "not heard" },
+  stops: { sign: "■", word: t`stops here` },
+  "not-heard": { sign: "–", word: t`not heard` },
 };
 
 function LinkTable({ links, items }: { links: MeasuredLink[]; items: Items }) {
@@ -249,12 +268,24 @@ function LinkTable({ links, items }: { links: MeasuredLink[]; items: Items }) {
       <table className="plain-table measure-table">
         <thead>
           <tr>
-            <th scope="col">Link</th>
-            <th scope="col">Computed</th>
-            <th scope="col">Measured</th>
-            <th scope="col">Spread</th>
-            <th scope="col">Times</th>
-            <th scope="col">Says</th>
+            <th scope="col">
+              <Trans>Link</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Computed</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Measured</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Spread</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Times</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Says</Trans>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -265,9 +296,11 @@ function LinkTable({ links, items }: { links: MeasuredLink[]; items: Items }) {
                   {items[link.from]?.text} → {items[link.to]?.text}
                 </b>
               </td>
-              <td>{Math.round(link.computed)} ms</td>
-              <td>{link.median === null ? "–" : `${Math.round(link.median)} ms`}</td>
-              <td>{link.spread === null ? "–" : `± ${Math.round(link.spread)} ms`}</td>
+              <td>
+                <Trans>{Math.round(link.computed)} ms</Trans>
+              </td>
+              <td>{link.median === null ? "–" : t`${Math.round(link.median)} ms`}</td>
+              <td>{link.spread === null ? "–" : t`± ${Math.round(link.spread)} ms`}</td>
               <td>{link.count}</td>
               <td className={`verdict-${link.verdict}`}>
                 <span aria-hidden="true">{SIGNS[link.verdict].sign}</span> {SIGNS[link.verdict].word}
@@ -333,8 +366,12 @@ function TapField({ isEmpty, onTap }: { isEmpty: boolean; onTap: (ms: number) =>
         }
       }}
     >
-      <b>Tap</b>
-      <span>once for each strike</span>
+      <b>
+        <Trans>Tap</Trans>
+      </b>
+      <span>
+        <Trans>once for each strike</Trans>
+      </span>
     </button>
   );
 }
@@ -361,10 +398,10 @@ function SoundField({ contacts, onSound, onProblem }: SoundProps) {
       const { wav, cut } = await recordingOf(file, longest);
       onSound(await onsets.mutateAsync(wav), isSample);
       if (cut) {
-        notice.warn("Only the first minute was looked at.");
+        notice.warn(t`Only the first minute was looked at.`);
       }
     } catch (failed) {
-      onProblem(failed instanceof Error ? failed.message : "This could not be read.");
+      onProblem(failed instanceof Error ? failed.message : t`This could not be read.`);
     } finally {
       setReads(false);
     }
@@ -388,7 +425,7 @@ function SoundField({ contacts, onSound, onProblem }: SoundProps) {
         type="file"
         accept="audio/*,video/*"
         className="sound-file"
-        aria-label="A recording"
+        aria-label={t`A recording`}
         tabIndex={-1}
         onChange={(event) => {
           const file = event.target.files?.[0];
@@ -405,10 +442,10 @@ function SoundField({ contacts, onSound, onProblem }: SoundProps) {
         disabled={longest === 0}
         onClick={() => input.current?.click()}
       >
-        Choose a recording
+        <Trans>Choose a recording</Trans>
       </Button>
       <Button size="large" disabled={reads || longest === 0 || contacts.length < 2} onClick={() => void sample()}>
-        Try a sample recording
+        <Trans>Try a sample recording</Trans>
       </Button>
     </div>
   );

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { NumberDifference } from "../api/client";
 
 /** Lists numbers that two numberings use differently. */
@@ -14,13 +16,17 @@ export function Differences({
     return null;
   }
   return (
-    <section className="panel block differences" aria-label="Numbers used differently">
-      <h2>Used differently</h2>
+    <section className="panel block differences" aria-label={t`Numbers used differently`}>
+      <h2>
+        <Trans>Used differently</Trans>
+      </h2>
       <ul>
         {differences.map((difference) => (
           <li key={difference.number}>
-            <b className="numbers">{difference.number}</b> is a {difference.one} in {one}, a {difference.other} in{" "}
-            {other}.
+            <Trans>
+              <b className="numbers">{difference.number}</b> is a {difference.one} in {one}, a {difference.other} in{" "}
+              {other}.
+            </Trans>
           </li>
         ))}
       </ul>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Input, Select } from "antd";
 import { useMemo, useState } from "react";
 import type { NumberingPreview } from "../api/client";
@@ -31,12 +33,20 @@ export function NumberTable({
     <table className="plain-table numbering-table">
       <thead>
         <tr>
-          <th scope="col">Number</th>
-          <th scope="col">{boundTo === "hand" ? "Hand" : "Role"}</th>
-          <th scope="col">Strike</th>
-          <th scope="col">Means when alone</th>
-          <th scope="col">You call it</th>
-          {editing && <th scope="col" aria-label="Remove" />}
+          <th scope="col">
+            <Trans>Number</Trans>
+          </th>
+          <th scope="col">{boundTo === "hand" ? t`Hand` : t`Role`}</th>
+          <th scope="col">
+            <Trans>Strike</Trans>
+          </th>
+          <th scope="col">
+            <Trans>Means when alone</Trans>
+          </th>
+          <th scope="col">
+            <Trans>You call it</Trans>
+          </th>
+          {editing && <th scope="col" aria-label={t`Remove`} />}
         </tr>
       </thead>
       <tbody>
@@ -51,7 +61,7 @@ export function NumberTable({
                     value={row.number}
                     maxLength={5}
                     onChange={(event) => onChange(row.key, { number: event.target.value })}
-                    aria-label={`Number of row ${at + 1}`}
+                    aria-label={t`Number of row ${at + 1}`}
                     status={wrong.length > 0 ? "error" : ""}
                   />
                 ) : (
@@ -65,7 +75,7 @@ export function NumberTable({
                     value={row.position}
                     onChange={(position) => onChange(row.key, { position })}
                     options={positionsOf(boundTo)}
-                    aria-label={`Side of row ${at + 1}`}
+                    aria-label={t`Side of row ${at + 1}`}
                   />
                 ) : (
                   row.position
@@ -78,7 +88,7 @@ export function NumberTable({
                     value={row.family}
                     onChange={(family) => onChange(row.key, { family })}
                     options={families}
-                    aria-label={`Strike of row ${at + 1}`}
+                    aria-label={t`Strike of row ${at + 1}`}
                     className="numbering-family"
                   />
                 ) : (
@@ -94,12 +104,16 @@ export function NumberTable({
                     onChange={(target) =>
                       onChange(row.key, { target: target === "" ? null : (target as NonNullable<Row["target"]>) })
                     }
-                    options={[{ value: "", label: "default target" }, ...targets(row.family)]}
-                    aria-label={`Target of row ${at + 1}`}
+                    options={[{ value: "", label: t`default target` }, ...targets(row.family)]}
+                    aria-label={t`Target of row ${at + 1}`}
                     className="numbering-target"
                   />
                 ) : (
-                  (row.target ?? <span className="small">default target</span>)
+                  (row.target ?? (
+                    <span className="small">
+                      <Trans>default target</Trans>
+                    </span>
+                  ))
                 )}
               </td>
               <td>
@@ -109,7 +123,7 @@ export function NumberTable({
                     value={row.name ?? ""}
                     maxLength={40}
                     onChange={(event) => onChange(row.key, { name: event.target.value || null })}
-                    aria-label={`Your name for row ${at + 1}`}
+                    aria-label={t`Your name for row ${at + 1}`}
                   />
                 ) : (
                   row.name
@@ -121,7 +135,7 @@ export function NumberTable({
                     type="button"
                     className="quiet"
                     onClick={() => onRemove(row.key)}
-                    aria-label={`Remove ${row.number || `row ${at + 1}`}`}
+                    aria-label={t`Remove ${row.number || t`row ${at + 1}`}`}
                   >
                     ×
                   </button>
@@ -154,11 +168,11 @@ export function AddNumber({ onAdd, boundTo }: { onAdd: (row: Row) => void; bound
         value={family}
         onChange={setFamily}
         options={families}
-        aria-label="Strike of a new number"
+        aria-label={t`Strike of a new number`}
         className="numbering-family"
       />
       <Button size="small" onClick={() => onAdd(newRow(family, boundTo))}>
-        Add a number
+        <Trans>Add a number</Trans>
       </Button>
     </>
   );

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Select } from "antd";
 import type { Numbering } from "../api/client";
 import { Differences } from "./Differences";
@@ -17,16 +19,20 @@ export function NumberingEffect({ numbering, numberings, editor, editing }: Prop
   const nameOf = (id: string) => numberings.find((one) => one.id === id)?.name;
   return (
     <aside>
-      <section className="panel block" aria-label="How the library reads">
-        <h2>How the library reads</h2>
+      <section className="panel block" aria-label={t`How the library reads`}>
+        <h2>
+          <Trans>How the library reads</Trans>
+        </h2>
         <div className="form-row">
-          <span>compared with</span>
+          <span>
+            <Trans>compared with</Trans>
+          </span>
           <Select
             size="small"
             value={other}
             onChange={setOther}
             options={numberings.map((one) => ({ value: one.id, label: one.name }))}
-            aria-label="Compared with"
+            aria-label={t`Compared with`}
           />
         </div>
         {preview && (
@@ -35,8 +41,8 @@ export function NumberingEffect({ numbering, numberings, editor, editing }: Prop
             stops={stops}
             names={
               other === numbering.id
-                ? ["Before", "After"]
-                : [nameOf(other) ?? "Before", editing ? "Yours" : numbering.name]
+                ? [t`Before`, t`After`]
+                : [nameOf(other) ?? t`Before`, editing ? t`Yours` : numbering.name]
             }
           />
         )}
@@ -48,12 +54,14 @@ export function NumberingEffect({ numbering, numberings, editor, editing }: Prop
             one={editor.name.trim() || numbering.name}
             other={nameOf(other) ?? other}
           />
-          <section className="panel block" aria-label="Without a number">
-            <h2>Without a number</h2>
+          <section className="panel block" aria-label={t`Without a number`}>
+            <h2>
+              <Trans>Without a number</Trans>
+            </h2>
             <p>
               {preview.gaps.length === 0
-                ? "Every strike has one."
-                : `${preview.gaps.map((gap) => gap.strike).join(", ")}: written in words.`}
+                ? t`Every strike has one.`
+                : t`${preview.gaps.map((gap) => gap.strike).join(", ")}: written in words.`}
             </p>
           </section>
         </>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Input } from "antd";
 import { useNavigate } from "react-router";
 import { Failure } from "../ui/Failure";
@@ -9,35 +11,41 @@ import type { NumberingEditor } from "./useNumberingEditor";
 import { useSaveNumbering } from "./useSaveNumbering";
 
 const BOUND_TO: { value: BoundTo; label: string }[] = [
-  { value: "role", label: "the role: 1 is the jab of either stance" },
-  { value: "hand", label: "the hand: odd stays left" },
+  { value: "role", label: t`the role: 1 is the jab of either stance` },
+  { value: "hand", label: t`the hand: odd stays left` },
 ];
 
 /** The fields for the name of a numbering and what its numbers are bound to. */
 export function NumberingForm({ editor }: { editor: NumberingEditor }) {
   return (
     <div className="numbering-form">
-      <label htmlFor="numbering-name">Name</label>
+      <label htmlFor="numbering-name">
+        <Trans>Name</Trans>
+      </label>
       <Input
         id="numbering-name"
         value={editor.name}
         maxLength={40}
         onChange={(event) => editor.setName(event.target.value)}
-        placeholder="Such as Saltworks numbers"
+        placeholder={t`Such as Saltworks numbers`}
       />
-      <label htmlFor="numbering-about">In short</label>
+      <label htmlFor="numbering-about">
+        <Trans>In short</Trans>
+      </label>
       <Input
         id="numbering-about"
         value={editor.about}
         maxLength={200}
         onChange={(event) => editor.setAbout(event.target.value)}
       />
-      <span>A number is bound to</span>
+      <span>
+        <Trans>A number is bound to</Trans>
+      </span>
       <Segmented
         value={editor.boundTo}
         onChange={editor.bind}
         options={BOUND_TO}
-        aria-label="What a number is bound to"
+        aria-label={t`What a number is bound to`}
       />
     </div>
   );
@@ -53,7 +61,7 @@ export function NumberingFoot({ editor, onEnd }: { editor: NumberingEditor; onEn
     toSave &&
     save.mutate(toSave, {
       onSuccess: (saved) => {
-        notice.done(`“${saved.name}” is saved. No stored chain changed.`);
+        notice.done(t`“${saved.name}” is saved. No stored chain changed.`);
         onEnd();
         void navigate(`/numbering/${saved.id}`);
       },
@@ -69,9 +77,9 @@ export function NumberingFoot({ editor, onEnd }: { editor: NumberingEditor; onEn
           onClick={store}
           loading={save.isPending}
           disabled={stops || toSave === null}
-          title={stops ? "Fix what is marked first" : undefined}
+          title={stops ? t`Fix what is marked first` : undefined}
         >
-          Save the numbering
+          <Trans>Save the numbering</Trans>
         </Button>
         <Button
           onClick={() => {
@@ -79,9 +87,13 @@ export function NumberingFoot({ editor, onEnd }: { editor: NumberingEditor; onEn
             onEnd();
           }}
         >
-          Discard the changes
+          <Trans>Discard the changes</Trans>
         </Button>
-        {toSave === null && <span className="small">It needs a name first.</span>}
+        {toSave === null && (
+          <span className="small">
+            <Trans>It needs a name first.</Trans>
+          </span>
+        )}
         <Failure error={save.error} />
       </div>
     </>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { App, Button, Select } from "antd";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
@@ -25,9 +27,13 @@ export default function NumberingScreen() {
   return (
     <main className="page">
       <GymNav />
-      {numberings.isPending && <Loading what="Loading the numberings" />}
+      {numberings.isPending && <Loading what={t`Loading the numberings`} />}
       <Failure error={numberings.error} />
-      {numberings.data && !shown && <p>There is no such numbering. Choose another above.</p>}
+      {numberings.data && !shown && (
+        <p>
+          <Trans>There is no such numbering. Choose another above.</Trans>
+        </p>
+      )}
       {numberings.data && shown && (
         <Editor key={`${shown.id} ${shown.version}`} numbering={shown} numberings={numberings.data.numberings} />
       )}
@@ -56,20 +62,20 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
     const followers = before === undefined ? [] : (known?.followers ?? []);
     modal.confirm({
       getContainer: layers,
-      title: `Read everything in ${numbering.name}?`,
-      content: `The gym reads in ${nameOf(before)} now. ${
+      title: t`Read everything in ${numbering.name}?`,
+      content: t`The gym reads in ${nameOf(before)} now. ${
         followers.length === 0
-          ? "Every coach has chosen a numbering of their own, so no screen changes."
-          : `The screens of ${followers.join(", ")} change, and so do the walls.`
+          ? t`Every coach has chosen a numbering of their own, so no screen changes.`
+          : t`The screens of ${followers.join(", ")} change, and so do the walls.`
       } No combination changes.`,
-      okText: "Use for the gym",
+      okText: t`Use for the gym`,
       onOk: () =>
         chooseGym
           .mutateAsync(numbering.id)
           .then(
             () =>
               notice.undo(
-                `The gym reads in ${numbering.name}.`,
+                t`The gym reads in ${numbering.name}.`,
                 () => before !== undefined && chooseGym.mutate(before),
               ),
             notice.failed,
@@ -79,25 +85,27 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
   return (
     <>
       <div className="numbering-head">
-        <h1>Numbering</h1>
+        <h1>
+          <Trans>Numbering</Trans>
+        </h1>
         <Select
           value={numbering.id}
           onChange={(value) => navigate(`/numbering/${value}`)}
           options={numberings.map((one) => ({
             value: one.id,
-            label: one.name + (one.id === ofGym ? " · the gym’s" : "") + (one.id === mine ? " · you read it" : ""),
+            label: one.name + (one.id === ofGym ? t` · the gym’s` : "") + (one.id === mine ? t` · you read it` : ""),
           }))}
-          aria-label="Which numbering"
+          aria-label={t`Which numbering`}
           className="numbering-which"
         />
         {mine !== numbering.id && (
           <Button onClick={() => chooseMine.mutate(numbering.id)} loading={chooseMine.isPending}>
-            Use for me
+            <Trans>Use for me</Trans>
           </Button>
         )}
         {head && ofGym !== numbering.id && (
           <Button onClick={giveToGym} loading={chooseGym.isPending}>
-            Use for the gym
+            <Trans>Use for the gym</Trans>
           </Button>
         )}
         {head && !editing && (
@@ -108,18 +116,18 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
               editor.setOther(numbering.id);
             }}
           >
-            {numbering.isBuiltIn ? "Start a numbering from this" : "Edit"}
+            {numbering.isBuiltIn ? t`Start a numbering from this` : t`Edit`}
           </Button>
         )}
       </div>
       <p className="small" role="note">
-        {readers.length === 0 ? "Nobody reads in it." : `Read by ${readers.join(", ")}.`}
+        {readers.length === 0 ? t`Nobody reads in it.` : t`Read by ${readers.join(", ")}.`}
       </p>
       <p className="small">
-        {numbering.about} A numbering is only a way of writing: changing it never changes a stored chain.
+        <Trans>{numbering.about} A numbering is only a way of writing: changing it never changes a stored chain.</Trans>
       </p>
       <div className="columns">
-        <section className="panel numbering-numbers" aria-label="Numbers">
+        <section className="panel numbering-numbers" aria-label={t`Numbers`}>
           {editing && <NumberingForm editor={editor} />}
           <NumberTable
             rows={editor.rows}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link } from "react-router";
 import type { NumberingPreview } from "../api/client";
 
@@ -14,7 +16,9 @@ export function Samples({
   if (stops) {
     return (
       <p className="entry-problem" role="status">
-        {preview.problems.find((problem) => problem.stops)?.message} The comparison comes back once that is mended.
+        <Trans>
+          {preview.problems.find((problem) => problem.stops)?.message} The comparison comes back once that is mended.
+        </Trans>
       </p>
     );
   }
@@ -22,13 +26,15 @@ export function Samples({
     <>
       <p className="small" role="status">
         {preview.changed === 0
-          ? `The first ${preview.lookedAt} combinations read the same in both.`
-          : `${preview.changed} of ${preview.lookedAt} combinations read differently.`}
+          ? t`The first ${preview.lookedAt} combinations read the same in both.`
+          : t`${preview.changed} of ${preview.lookedAt} combinations read differently.`}
       </p>
       <table className="plain-table">
         <thead>
           <tr>
-            <th scope="col">Combination</th>
+            <th scope="col">
+              <Trans>Combination</Trans>
+            </th>
             <th scope="col">{names[0]}</th>
             <th scope="col">{names[1]}</th>
           </tr>

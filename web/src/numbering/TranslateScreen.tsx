@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Input, Select } from "antd";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
@@ -14,7 +16,9 @@ import { useTranslation } from "./useTranslation";
 import "./numbering.css";
 
 const PAUSE_MS = 250;
-const EXAMPLE = "1 2 7 exit # Cellar window\n1-1-2\njab cross K4 # From the whiteboard";
+const EXAMPLE = `1 2 7 exit # Cellar window
+1-1-2
+jab cross K4 # From the whiteboard`;
 
 /** Translates a list from one numbering to another. */
 export default function TranslateScreen() {
@@ -45,47 +49,65 @@ export default function TranslateScreen() {
   return (
     <main className="page">
       <GymNav />
-      <h1>Translate</h1>
+      <h1>
+        <Trans>Translate</Trans>
+      </h1>
       <div className="form-row">
-        <span>from</span>
-        <Select value={from} onChange={(value) => put("from", value)} options={options} aria-label="From" />
-        <span>to</span>
-        <Select value={to} onChange={(value) => put("to", value)} options={options} aria-label="To" />
-        <span>left and right are meant for</span>
+        <span>
+          <Trans>from</Trans>
+        </span>
+        <Select value={from} onChange={(value) => put("from", value)} options={options} aria-label={t`From`} />
+        <span>
+          <Trans>to</Trans>
+        </span>
+        <Select value={to} onChange={(value) => put("to", value)} options={options} aria-label={t`To`} />
+        <span>
+          <Trans>left and right are meant for</Trans>
+        </span>
         <Segmented
           value={stance}
           onChange={(value) => put("stance", value)}
           options={STANCES}
-          aria-label="Stance of the list"
+          aria-label={t`Stance of the list`}
         />
       </div>
       <div className="columns">
-        <section className="panel block" aria-label="The list">
-          <h2>In {nameOf(from)}</h2>
+        <section className="panel block" aria-label={t`The list`}>
+          <h2>
+            <Trans>In {nameOf(from)}</Trans>
+          </h2>
           <Input.TextArea
             value={text}
             onChange={(event) => setText(event.target.value)}
             rows={14}
             maxLength={40_000}
             placeholder={EXAMPLE}
-            aria-label="List to translate, one chain a line, its name after #"
+            aria-label={t`List to translate, one chain a line, its name after #`}
           />
-          <p className="small">One chain a line; a name may follow after #. Words are read in every numbering.</p>
+          <p className="small">
+            <Trans>One chain a line; a name may follow after #. Words are read in every numbering.</Trans>
+          </p>
         </section>
         <div>
-          <section className="panel block" aria-label="Translated">
-            <h2>In {nameOf(to)}</h2>
+          <section className="panel block" aria-label={t`Translated`}>
+            <h2>
+              <Trans>In {nameOf(to)}</Trans>
+            </h2>
             <Failure error={translation.error} />
             {lines.length === 0 ? (
-              <p className="small">Paste or type a list; it is translated as you type. Nothing is stored.</p>
+              <p className="small">
+                <Trans>Paste or type a list; it is translated as you type. Nothing is stored.</Trans>
+              </p>
             ) : (
               <>
                 <div className="form-row">
-                  <Button onClick={() => notice.copy(written, "The translated list is copied.")}>Copy it</Button>
+                  <Button onClick={() => notice.copy(written, t`The translated list is copied.`)}>
+                    <Trans>Copy it</Trans>
+                  </Button>
                   <span className="small" role="status">
                     {unread === 0
-                      ? "Every line could be read."
-                      : `${unread} ${unread === 1 ? "line" : "lines"} could not be read and stand as they were.`}
+                      ? t`Every line could be read.`
+                      : t`${plural(unread, { one: "# line", other: "# lines" })} could not be read and stand as they were.`}
                   </span>
                 </div>
                 <ol className="translate-result">

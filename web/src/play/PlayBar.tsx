@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Slider } from "antd";
 import type { ReactNode } from "react";
 import { Toolbar } from "../ui/Toolbar";
@@ -20,16 +21,16 @@ interface Props {
 export function PlayBar({ play, withTempo = true, children }: Props) {
   return (
     <div className="play-bar">
-      <Toolbar label="Play the line" className="play-keys">
+      <Toolbar label={t`Play the line`} className="play-keys">
         <button
           type="button"
           className="play-press"
           disabled={!play.can}
           aria-pressed={play.plays}
           onClick={play.press}
-          title={`Play or stop (${SHORTCUTS.play.shown})`}
+          title={t`Play or stop (${SHORTCUTS.play.shown})`}
         >
-          <span aria-hidden="true">{play.plays ? "■" : "▶"}</span> {play.plays ? "Stop" : "Play"}
+          <span aria-hidden="true">{play.plays ? "■" : "▶"}</span> {play.plays ? t`Stop` : t`Play`}
         </button>
         {withTempo &&
           TEMPOS.map(({ value, name }) => (
@@ -55,7 +56,7 @@ export function PlayBar({ play, withTempo = true, children }: Props) {
             value={percent(play.tempo)}
             onChange={(value: number) => play.choose(100 / value)}
             tooltip={{ open: false }}
-            ariaLabelForHandle="Tempo of playing, per cent of working tempo"
+            ariaLabelForHandle={t`Tempo of playing, per cent of working tempo`}
           />
           <span className="play-percent">{percent(play.tempo)} %</span>
         </>

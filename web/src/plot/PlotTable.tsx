@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import type { ReactNode } from "react";
 import "./plot.css";
 
@@ -16,7 +17,9 @@ export function PlotTable({ caption, columns, rows, children }: Props) {
     <figure className="plot">
       {children}
       <details>
-        <summary>{caption} as a table</summary>
+        <summary>
+          <Trans>{caption} as a table</Trans>
+        </summary>
         <div className="plot-scroll">
           <table className="plain-table">
             <caption className="visually-hidden">{caption}</caption>

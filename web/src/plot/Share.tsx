@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import "./plot.css";
 
 interface Props {
@@ -12,7 +13,9 @@ export function Share({ title, parts }: Props) {
     <div className="share">
       <h2>{title}</h2>
       {all <= 0 ? (
-        <p className="small">Nothing yet.</p>
+        <p className="small">
+          <Trans>Nothing yet.</Trans>
+        </p>
       ) : (
         <>
           <div className="share-bar" aria-hidden="true">

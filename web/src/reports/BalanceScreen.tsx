@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Columns } from "../plot/Columns";
 import { PlotTable } from "../plot/PlotTable";
 import { Share } from "../plot/Share";
@@ -22,16 +24,16 @@ export default function BalanceScreen() {
   const sum = report.data?.sum;
   return (
     <main className="page">
-      <ReportHead title="Balance" />
+      <ReportHead title={t`Balance`} />
       <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Loading what="Counting" />}
+      {report.isPending && <Loading what={t`Counting`} />}
       {sum?.sessions === 0 && (
-        <NothingLogged what="How the stances, sides, targets and limbs stand against each other." />
+        <NothingLogged what={t`How the stances, sides, targets and limbs stand against each other.`} />
       )}
       {report.data && sum && sum.sessions > 0 && (
         <>
           {report.data.findings.length > 0 && (
-            <section className="panel block report-findings" aria-label="To be looked at">
+            <section className="panel block report-findings" aria-label={t`To be looked at`}>
               <ul>
                 {report.data.findings.map((finding) => (
                   <li key={finding}>{finding}</li>
@@ -42,7 +44,7 @@ export default function BalanceScreen() {
           <div className="report-grid">
             <section className="panel block">
               <Share
-                title="Minutes in each stance"
+                title={t`Minutes in each stance`}
                 parts={STANCES.map(({ name, tone }) => ({
                   name,
                   tone,
@@ -51,14 +53,14 @@ export default function BalanceScreen() {
                 }))}
               />
               <Share
-                title="Left and right"
+                title={t`Left and right`}
                 parts={[
                   { name: "left", tone: "lead", value: sum.sides.left, says: count(sum.sides.left) },
                   { name: "right", tone: "rear", value: sum.sides.right, says: count(sum.sides.right) },
                 ]}
               />
               <Share
-                title="Head, body, leg"
+                title={t`Head, body, leg`}
                 parts={[
                   { name: "head", tone: "lead", value: sum.targets.head, says: count(sum.targets.head) },
                   { name: "body", tone: "sun", value: sum.targets.body, says: count(sum.targets.body) },
@@ -66,7 +68,7 @@ export default function BalanceScreen() {
                 ]}
               />
               <Share
-                title="Hands and legs"
+                title={t`Hands and legs`}
                 parts={[
                   { name: "hands", tone: "lead", value: sum.limbs.hand, says: count(sum.limbs.hand) },
                   { name: "elbows", tone: "ink-soft", value: sum.limbs.elbow, says: count(sum.limbs.elbow) },
@@ -75,11 +77,11 @@ export default function BalanceScreen() {
                 ]}
               />
               <Share
-                title="What a repetition opens with"
+                title={t`What a repetition opens with`}
                 parts={[
-                  { name: "a jab", tone: "lead", value: sum.jabOpenings, says: count(sum.jabOpenings) },
+                  { name: t`a jab`, tone: "lead", value: sum.jabOpenings, says: count(sum.jabOpenings) },
                   {
-                    name: "another strike",
+                    name: t`another strike`,
                     tone: "rear",
                     value: sum.openings - sum.jabOpenings,
                     says: count(sum.openings - sum.jabOpenings),
@@ -89,10 +91,12 @@ export default function BalanceScreen() {
             </section>
             <div className="report-side">
               <section className="panel block">
-                <h2>Minutes in each stance, by week</h2>
+                <h2>
+                  <Trans>Minutes in each stance, by week</Trans>
+                </h2>
                 <PlotTable
-                  caption="Minutes in each stance by week"
-                  columns={["Week of", "Orthodox", "Southpaw"]}
+                  caption={t`Minutes in each stance by week`}
+                  columns={[t`Week of`, t`Orthodox`, t`Southpaw`]}
                   rows={weeks.map(({ week, stanceMs }) => [
                     week,
                     Math.round(stanceMs.orthodox / 60_000),
@@ -100,23 +104,25 @@ export default function BalanceScreen() {
                   ])}
                 >
                   <Columns
-                    label="Minutes in each stance by week"
+                    label={t`Minutes in each stance by week`}
                     unit="min"
                     parts={[...STANCES]}
                     columns={weeks.map(({ week, stanceMs }) => ({
                       key: week,
                       name: shortDay(week),
-                      says: `Week of ${shortDay(week)}: ${minutes(stanceMs.orthodox)} orthodox, ${minutes(stanceMs.southpaw)} southpaw`,
+                      says: t`Week of ${shortDay(week)}: ${minutes(stanceMs.orthodox)} orthodox, ${minutes(stanceMs.southpaw)} southpaw`,
                       values: [stanceMs.orthodox / 60_000, stanceMs.southpaw / 60_000],
                     }))}
                   />
                 </PlotTable>
               </section>
               <section className="panel block">
-                <h2>Strikes to head, body and leg, by week</h2>
+                <h2>
+                  <Trans>Strikes to head, body and leg, by week</Trans>
+                </h2>
                 <PlotTable
-                  caption="Strikes to head, body and leg by week"
-                  columns={["Week of", "Head", "Body", "Leg"]}
+                  caption={t`Strikes to head, body and leg by week`}
+                  columns={[t`Week of`, t`Head`, t`Body`, t`Leg`]}
                   rows={weeks.map(({ week, targets }) => [
                     week,
                     Math.round(targets.head),
@@ -125,7 +131,7 @@ export default function BalanceScreen() {
                   ])}
                 >
                   <Columns
-                    label="Strikes to head, body and leg by week"
+                    label={t`Strikes to head, body and leg by week`}
                     unit="strikes"
                     parts={[
                       { name: "head", tone: "lead" },
@@ -135,15 +141,17 @@ export default function BalanceScreen() {
                     columns={weeks.map(({ week, targets }) => ({
                       key: week,
                       name: shortDay(week),
-                      says: `Week of ${shortDay(week)}: ${count(targets.head)} to the head, ${count(targets.body)} to the body, ${count(targets.leg)} to the leg`,
+                      says: t`Week of ${shortDay(week)}: ${count(targets.head)} to the head, ${count(targets.body)} to the body, ${count(targets.leg)} to the leg`,
                       values: [targets.head, targets.body, targets.leg],
                     }))}
                   />
                 </PlotTable>
               </section>
               <p className="small">
-                Counted for one athlete who was there all the time; of each stance and level as many as were there, and
-                an orthodox athlete where nobody counted.
+                <Trans>
+                  Counted for one athlete who was there all the time; of each stance and level as many as were there,
+                  and an orthodox athlete where nobody counted.
+                </Trans>
               </p>
             </div>
           </div>

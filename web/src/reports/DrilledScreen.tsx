@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Pagination } from "antd";
 import { Link } from "react-router";
 import { CombinationLine } from "../combination-line/CombinationLine";
@@ -10,11 +12,11 @@ import { NothingLogged, ReportHead } from "./ReportHead";
 import { type DrilledSort, useAsked, useDrilled } from "./useReports";
 
 const COLUMNS: { title: string; sort: DrilledSort; first: "up" | "down" }[] = [
-  { title: "Last drilled", sort: "last", first: "up" },
-  { title: "Times", sort: "times", first: "down" },
-  { title: "Minutes", sort: "minutes", first: "down" },
-  { title: "In southpaw", sort: "southpaw", first: "up" },
-  { title: "Fell apart", sort: "fell", first: "down" },
+  { title: t`Last drilled`, sort: "last", first: "up" },
+  { title: t`Times`, sort: "times", first: "down" },
+  { title: t`Minutes`, sort: "minutes", first: "down" },
+  { title: t`In southpaw`, sort: "southpaw", first: "up" },
+  { title: t`Fell apart`, sort: "fell", first: "down" },
 ];
 
 /** How often and how long each combination was drilled; longest ago first. */
@@ -29,36 +31,38 @@ export default function DrilledScreen() {
   const weeks = report.data?.minutes ?? [];
   return (
     <main className="page">
-      <ReportHead title="Combinations drilled">
+      <ReportHead title={t`Combinations drilled`}>
         {report.data && report.data.never > 0 && (
           <Link className="report-link" to="/library?q=drilled+never">
-            {report.data.never} of the library never drilled
+            <Trans>{report.data.never} of the library never drilled</Trans>
           </Link>
         )}
       </ReportHead>
       <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Loading what="Counting" />}
+      {report.isPending && <Loading what={t`Counting`} />}
       {report.data && report.data.total === 0 && (
-        <NothingLogged what="When each combination was drilled, and how long." />
+        <NothingLogged what={t`When each combination was drilled, and how long.`} />
       )}
       {report.data && report.data.total > 0 && (
         <>
-          <section className="panel block" aria-label="Minutes by week">
-            <h2>Minutes of work by week</h2>
+          <section className="panel block" aria-label={t`Minutes by week`}>
+            <h2>
+              <Trans>Minutes of work by week</Trans>
+            </h2>
             <PlotTable
-              caption="Minutes of work by week"
-              columns={["Week of", "Sessions", "Minutes"]}
+              caption={t`Minutes of work by week`}
+              columns={[t`Week of`, t`Sessions`, t`Minutes`]}
               rows={weeks.map(({ week, sessions, workMs }) => [week, sessions, Math.round(workMs / 60_000)])}
             >
               <Columns
-                label="Minutes of work by week"
+                label={t`Minutes of work by week`}
                 unit="min"
                 height={150}
                 parts={[{ name: "work", tone: "lead" }]}
                 columns={weeks.map(({ week, sessions, workMs }) => ({
                   key: week,
                   name: shortDay(week),
-                  says: `Week of ${shortDay(week)}: ${minutes(workMs)} in ${sessions} ${sessions === 1 ? "session" : "sessions"}`,
+                  says: t`Week of ${shortDay(week)}: ${minutes(workMs)} in ${plural(sessions, { one: "# session", other: "# sessions" })}`,
                   values: [workMs / 60_000],
                 }))}
               />
@@ -68,8 +72,12 @@ export default function DrilledScreen() {
             <table className="plain-table report-table">
               <thead>
                 <tr>
-                  <th scope="col">Combination</th>
-                  <th scope="col">Line</th>
+                  <th scope="col">
+                    <Trans>Combination</Trans>
+                  </th>
+                  <th scope="col">
+                    <Trans>Line</Trans>
+                  </th>
                   {COLUMNS.map((column) => (
                     <th
                       key={column.sort}
@@ -101,7 +109,7 @@ export default function DrilledScreen() {
                       <Link to={`/combinations/${row.combination.id}`}>{row.combination.name}</Link>
                       <small>
                         {row.combination.text}
-                        {row.combination.archived && " · archived"}
+                        {row.combination.archived && t` · archived`}
                       </small>
                     </td>
                     <td className="report-line">
@@ -116,7 +124,7 @@ export default function DrilledScreen() {
                       <Meter share={row.ms > 0 ? row.southpawMs / row.ms : 0} />
                     </td>
                     <td className={row.fell > 0 ? "report-bad" : ""}>
-                      {row.fell > 0 ? `${row.fell} of ${row.times}` : "–"}
+                      {row.fell > 0 ? t`${row.fell} of ${row.times}` : "–"}
                     </td>
                   </tr>
                 ))}

@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useMutation } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useEffect } from "react";
@@ -33,34 +35,46 @@ export default function DueScreen() {
   const later = rows.filter(({ overdue }) => overdue < 0);
   return (
     <main className="page">
-      <ReportHead title="What comes due" withDays={false} needsCourse>
+      <ReportHead title={t`What comes due`} withDays={false} needsCourse>
         {course && <PlanIt course={course} />}
       </ReportHead>
       <Failure error={list.error} onRetry={() => list.refetch()} />
-      {list.isPending && asked.course !== undefined && <Loading what="Looking back" />}
+      {list.isPending && asked.course !== undefined && <Loading what={t`Looking back`} />}
       {courses?.length === 0 && (
         <div className="panel empty">
-          <h2>There is no course yet</h2>
+          <h2>
+            <Trans>There is no course yet</Trans>
+          </h2>
           <p>
-            Make one under <Link to="/sessions">Sessions</Link>; what it drills comes due here.
+            <Trans>
+              Make one under <Link to="/sessions">Sessions</Link>; what it drills comes due here.
+            </Trans>
           </p>
         </div>
       )}
       {list.data && rows.length === 0 && (
         <div className="panel empty">
-          <h2>This course has drilled nothing yet</h2>
-          <p>What it drills comes back here after {list.data.schedule.first} days, then at growing intervals.</p>
+          <h2>
+            <Trans>This course has drilled nothing yet</Trans>
+          </h2>
+          <p>
+            <Trans>
+              What it drills comes back here after {list.data.schedule.first} days, then at growing intervals.
+            </Trans>
+          </p>
         </div>
       )}
       {list.data && rows.length > 0 && (
         <>
           <p className="small report-lead">
-            What held comes back after twice the time, what fell apart after half of it: first after{" "}
-            {list.data.schedule.first} days, never sooner than {list.data.schedule.least}, never later than{" "}
-            {list.data.schedule.most}. The <Link to="/house-rules">house rules</Link> set these days.
+            <Trans>
+              What held comes back after twice the time, what fell apart after half of it: first after{" "}
+              {list.data.schedule.first} days, never sooner than {list.data.schedule.least}, never later than{" "}
+              {list.data.schedule.most}. The <Link to="/house-rules">house rules</Link> set these days.
+            </Trans>
           </p>
-          <DueTable title="Due" rows={due} empty="Nothing is due today." />
-          <DueTable title="Later" rows={later} empty="Nothing waits." />
+          <DueTable title={t`Due`} rows={due} empty={t`Nothing is due today.`} />
+          <DueTable title={t`Later`} rows={later} empty={t`Nothing waits.`} />
         </>
       )}
     </main>
@@ -79,7 +93,7 @@ function PlanIt({ course }: { course: Course }) {
   });
   return (
     <Button type="primary" loading={plan.isPending} onClick={() => plan.mutate()}>
-      Plan a session from it
+      <Trans>Plan a session from it</Trans>
     </Button>
   );
 }
@@ -96,13 +110,27 @@ function DueTable({ title, rows, empty }: { title: string; rows: Row[]; empty: s
         <table className="plain-table report-table">
           <thead>
             <tr>
-              <th scope="col">Combination</th>
-              <th scope="col">Line</th>
-              <th scope="col">Due</th>
-              <th scope="col">Last drilled</th>
-              <th scope="col">Times</th>
-              <th scope="col">Interval</th>
-              <th scope="col">Last time</th>
+              <th scope="col">
+                <Trans>Combination</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Line</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Due</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Last drilled</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Times</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Interval</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Last time</Trans>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -119,15 +147,17 @@ function DueTable({ title, rows, empty }: { title: string; rows: Row[]; empty: s
                 </td>
                 <td className={row.overdue >= 7 ? "report-bad" : ""}>
                   {row.overdue > 0
-                    ? `for ${row.overdue} ${row.overdue === 1 ? "day" : "days"}`
+                    ? t`for ${plural(row.overdue, { one: "# day", other: "# days" })}`
                     : row.overdue === 0
                       ? "today"
                       : shortDay(row.day)}
                 </td>
                 <td>{shortDay(row.last)}</td>
                 <td>{row.times}</td>
-                <td>{row.interval} days</td>
-                <td className={row.held ? "" : "report-bad"}>{row.held ? "held" : "fell apart"}</td>
+                <td>
+                  <Trans>{row.interval} days</Trans>
+                </td>
+                <td className={row.held ? "" : "report-bad"}>{row.held ? "held" : t`fell apart`}</td>
               </tr>
             ))}
           </tbody>

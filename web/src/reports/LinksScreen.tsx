@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { Link, useNavigate } from "react-router";
 import type { LinkTrouble } from "../api/client";
@@ -17,15 +19,17 @@ export default function LinksScreen() {
   const links = report.data?.links ?? [];
   return (
     <main className="page">
-      <ReportHead title="Links that fall apart" />
+      <ReportHead title={t`Links that fall apart`} />
       <p className="small report-lead">
-        What coaches marked after class, and what was measured, beside what the check says. Where several disagree with
-        it in the same direction, a number of the model or a school may not be that of your athletes.
+        <Trans>
+          What coaches marked after class, and what was measured, beside what the check says. Where several disagree
+          with it in the same direction, a number of the model or a school may not be that of your athletes.
+        </Trans>
       </p>
       <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Loading what="Checking the links" />}
+      {report.isPending && <Loading what={t`Checking the links`} />}
       {report.data && links.length === 0 && (
-        <NothingLogged what="Mark the link that fell apart in a session, or measure a combination." />
+        <NothingLogged what={t`Mark the link that fell apart in a session, or measure a combination.`} />
       )}
       <ul className="trouble-list">
         {links.map((link) => (
@@ -57,23 +61,31 @@ function Trouble({ link }: { link: LinkTrouble }) {
       </div>
       <div className="trouble-says">
         <h2>
-          {link.from} to {link.to}
+          <Trans>
+            {link.from} to {link.to}
+          </Trans>
         </h2>
         <dl>
           <div>
-            <dt>in class</dt>
-            <dd>{link.fell === 0 ? "held" : `fell apart ${link.fell} of ${link.times} times`}</dd>
+            <dt>
+              <Trans>in class</Trans>
+            </dt>
+            <dd>{link.fell === 0 ? "held" : t`fell apart ${link.fell} of ${link.times} times`}</dd>
           </div>
           <div>
-            <dt>measured</dt>
+            <dt>
+              <Trans>measured</Trans>
+            </dt>
             <dd>
               {measured.count === 0
-                ? "not yet"
-                : `${Math.round(measured.median ?? 0)} ms, computed ${Math.round(measured.computed ?? 0)}; ${measured.slower} of ${measured.count} stop${measured.faster > 0 ? `, ${measured.faster} faster` : ""}`}
+                ? t`not yet`
+                : t`${Math.round(measured.median ?? 0)} ms, computed ${Math.round(measured.computed ?? 0)}; ${measured.slower} of ${measured.count} stop${measured.faster > 0 ? t`, ${measured.faster} faster` : ""}`}
             </dd>
           </div>
           <div>
-            <dt>the check</dt>
+            <dt>
+              <Trans>the check</Trans>
+            </dt>
             <dd>
               <VerdictMark verdict={check.verdict} /> {check.reason}
             </dd>
@@ -86,11 +98,15 @@ function Trouble({ link }: { link: LinkTrouble }) {
               type="primary"
               onClick={() => navigate(`/house-rules?set=${link.rules}&part=numbers&of=${encodeURIComponent(link.of)}`)}
             >
-              Look at the numbers of {link.to}
+              <Trans>Look at the numbers of {link.to}</Trans>
             </Button>
           )}
-          <Button onClick={() => navigate(`/combinations/${link.combination.id}/measure`)}>Measure</Button>
-          <Button onClick={() => navigate(`/bench/${link.combination.id}`)}>Mend on the bench</Button>
+          <Button onClick={() => navigate(`/combinations/${link.combination.id}/measure`)}>
+            <Trans>Measure</Trans>
+          </Button>
+          <Button onClick={() => navigate(`/bench/${link.combination.id}`)}>
+            <Trans>Mend on the bench</Trans>
+          </Button>
         </p>
       </div>
     </li>

@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { Link } from "react-router";
 import type { MonthReport } from "../api/client";
@@ -22,28 +24,28 @@ export default function MonthScreen() {
     <main className="page">
       <LogNav />
       <header className="report-head">
-        <h1>{month ? monthName(`${month}-01`) : "Month"}</h1>
+        <h1>{month ? monthName(`${month}-01`) : t`Month`}</h1>
         {month && (
           <>
             <span className="month-steps">
-              <Button onClick={() => put({ month: monthBeside(month, -1) })} aria-label="The month before">
+              <Button onClick={() => put({ month: monthBeside(month, -1) })} aria-label={t`The month before`}>
                 ‹
               </Button>
-              <Button onClick={() => put({ month: monthBeside(month, 1) })} aria-label="The month after">
+              <Button onClick={() => put({ month: monthBeside(month, 1) })} aria-label={t`The month after`}>
                 ›
               </Button>
             </span>
             <ExportMenu
               items={[
-                { label: "Page to print (PDF)", to: `/api/reports/month.pdf/${month}` },
-                { label: "Sessions of the month (CSV)", to: `/api/reports/month.csv/${month}` },
+                { label: t`Page to print (PDF)`, to: `/api/reports/month.pdf/${month}` },
+                { label: t`Sessions of the month (CSV)`, to: `/api/reports/month.csv/${month}` },
               ]}
             />
           </>
         )}
       </header>
       <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Loading what="Counting" />}
+      {report.isPending && <Loading what={t`Counting`} />}
       {report.data && <Month report={report.data} />}
     </main>
   );
@@ -60,9 +62,13 @@ function Month({ report }: { report: MonthReport }) {
   if (report.sessions === 0) {
     return (
       <div className="panel empty">
-        <h2>Nothing was logged in this month</h2>
+        <h2>
+          <Trans>Nothing was logged in this month</Trans>
+        </h2>
         <p>
-          Run a session, or log one by hand under <Link to="/logbook">Sessions</Link>.
+          <Trans>
+            Run a session, or log one by hand under <Link to="/logbook">Sessions</Link>.
+          </Trans>
         </p>
       </div>
     );
@@ -70,29 +76,33 @@ function Month({ report }: { report: MonthReport }) {
   return (
     <>
       <dl className="month-facts panel">
-        <Fact name="sessions" value={String(report.sessions)} more={`${before.sessions} the month before`} />
-        <Fact name="of work" value={minutes(report.workMs)} more={`${minutes(before.workMs)} the month before`} />
+        <Fact name="sessions" value={String(report.sessions)} more={t`${before.sessions} the month before`} />
+        <Fact name="of work" value={minutes(report.workMs)} more={t`${minutes(before.workMs)} the month before`} />
         <Fact
           name="athletes a session"
           value={report.athletes === null ? "–" : String(report.athletes)}
-          more={report.athletes === null ? "not counted" : ""}
+          more={report.athletes === null ? t`not counted` : ""}
         />
         <Fact
           name="how hard it felt"
           value={report.effort === null ? "–" : String(report.effort)}
-          more={report.effort === null ? "not asked" : "of 10"}
+          more={report.effort === null ? t`not asked` : "of 10"}
         />
         <Fact name="open with a jab" value={jab === null ? "–" : `${jab} %`} more="" />
         {report.unchecked > 0 && (
           <Fact
             name="entries nobody looked at"
             value={String(report.unchecked)}
-            more={<Link to="/logbook?unchecked=true">look at them</Link>}
+            more={
+              <Link to="/logbook?unchecked=true">
+                <Trans>look at them</Trans>
+              </Link>
+            }
           />
         )}
       </dl>
       {report.findings.length > 0 && (
-        <section className="panel block report-findings" aria-label="To be looked at">
+        <section className="panel block report-findings" aria-label={t`To be looked at`}>
           <ul>
             {report.findings.map((finding) => (
               <li key={finding}>{finding}</li>
@@ -101,14 +111,16 @@ function Month({ report }: { report: MonthReport }) {
         </section>
       )}
       <section className="panel block">
-        <h2>Minutes of work, day by day</h2>
+        <h2>
+          <Trans>Minutes of work, day by day</Trans>
+        </h2>
         <PlotTable
-          caption="Minutes of work by day"
-          columns={["Day", "Minutes"]}
+          caption={t`Minutes of work by day`}
+          columns={[t`Day`, t`Minutes`]}
           rows={report.days.map(({ day, workMs }) => [day, Math.round(workMs / 60_000)])}
         >
           <Columns
-            label="Minutes of work, day by day"
+            label={t`Minutes of work, day by day`}
             unit="min"
             height={140}
             parts={[{ name: "work", tone: "lead" }]}
@@ -123,7 +135,9 @@ function Month({ report }: { report: MonthReport }) {
       </section>
       <div className="month-grid">
         <section className="panel block">
-          <h2>Strikes by weapon</h2>
+          <h2>
+            <Trans>Strikes by weapon</Trans>
+          </h2>
           <ul className="month-bars">
             {weapons.map(({ name, value }) => (
               <li key={name}>
@@ -137,33 +151,35 @@ function Month({ report }: { report: MonthReport }) {
           </ul>
         </section>
         <section className="panel block">
-          <h2>Courses</h2>
+          <h2>
+            <Trans>Courses</Trans>
+          </h2>
           <ul className="month-rows">
             {report.courses.map(({ name, sessions, workMs }) => (
               <li key={name}>
                 <span>{name}</span>
                 <span>
-                  {sessions} {sessions === 1 ? "session" : "sessions"}, {minutes(workMs)}
+                  {plural(sessions, { one: "# session", other: "# sessions" })}, {minutes(workMs)}
                 </span>
               </li>
             ))}
           </ul>
           <Share
-            title="Left and right"
+            title={t`Left and right`}
             parts={[
               { name: "left", tone: "lead", value: sum.sides.left },
               { name: "right", tone: "rear", value: sum.sides.right },
             ]}
           />
           <Share
-            title="Stances"
+            title={t`Stances`}
             parts={[
               { name: "orthodox", tone: "lead", value: sum.stanceMs.orthodox },
               { name: "southpaw", tone: "sun", value: sum.stanceMs.southpaw },
             ]}
           />
           <Share
-            title="Head, body, leg"
+            title={t`Head, body, leg`}
             parts={[
               { name: "head", tone: "lead", value: sum.targets.head },
               { name: "body", tone: "sun", value: sum.targets.body },
@@ -172,9 +188,9 @@ function Month({ report }: { report: MonthReport }) {
           />
         </section>
         <section className="panel block">
-          <Rows title="Drilled most" rows={report.most} says={(row) => minutes(row.ms)} />
-          <Rows title="Fell apart" rows={report.fell} says={(row) => `${row.fell} of ${row.times}`} />
-          <Rows title="Long not drilled" rows={report.neglected} says={(row) => `last ${shortDay(row.last)}`} />
+          <Rows title={t`Drilled most`} rows={report.most} says={(row) => minutes(row.ms)} />
+          <Rows title={t`Fell apart`} rows={report.fell} says={(row) => t`${row.fell} of ${row.times}`} />
+          <Rows title={t`Long not drilled`} rows={report.neglected} says={(row) => t`last ${shortDay(row.last)}`} />
         </section>
       </div>
     </>
@@ -199,7 +215,11 @@ function Rows({ title, rows, says }: { title: string; rows: Row[]; says: (row: R
     <>
       <h2>{title}</h2>
       <ul className="month-rows">
-        {rows.length === 0 && <li className="small">nothing</li>}
+        {rows.length === 0 && (
+          <li className="small">
+            <Trans>nothing</Trans>
+          </li>
+        )}
         {rows.map((row) => (
           <li key={row.combination.id}>
             <Link to={`/combinations/${row.combination.id}`}>{row.combination.name}</Link>

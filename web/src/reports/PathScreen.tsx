@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Plural, Trans } from "@lingui/react/macro";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useEffect, useState } from "react";
@@ -30,10 +32,10 @@ export default function PathScreen() {
   const path = usePath(asked.course, to);
   return (
     <main className="page">
-      <ReportHead title="Path to a combination" withDays={false} needsCourse>
+      <ReportHead title={t`Path to a combination`} withDays={false} needsCourse>
         <CombinationPick
-          label="Goal"
-          placeholder="Goal: a name, or numbers"
+          label={t`Goal`}
+          placeholder={t`Goal: a name, or numbers`}
           className="path-goal"
           chosen={to === undefined ? null : { id: to, name: path.data?.target.name ?? "" }}
           first={{ sort: "level", direction: "down" }}
@@ -41,24 +43,35 @@ export default function PathScreen() {
         />
       </ReportHead>
       <p className="small report-lead">
-        From what the course drills well to the goal: approved combinations, each with at most one new link or weapon.
+        <Trans>
+          From what the course drills well to the goal: approved combinations, each with at most one new link or weapon.
+        </Trans>
       </p>
       <Failure error={path.error} onRetry={() => path.refetch()} />
       {to === undefined && (
         <div className="panel empty">
-          <h2>Choose a goal</h2>
-          <p>Any combination of the library: where the course shall be in some weeks.</p>
+          <h2>
+            <Trans>Choose a goal</Trans>
+          </h2>
+          <p>
+            <Trans>Any combination of the library: where the course shall be in some weeks.</Trans>
+          </p>
         </div>
       )}
-      {to !== undefined && path.isPending && <Loading what="Looking for the shortest way" />}
+      {to !== undefined && path.isPending && <Loading what={t`Looking for the shortest way`} />}
       {path.data && (
         <section className="panel block">
           <h2>
-            To {path.data.target.name} in {path.data.steps.length} {path.data.steps.length === 1 ? "step" : "steps"}
+            <Trans>
+              To {path.data.target.name} in {path.data.steps.length}{" "}
+              <Plural value={path.data.steps.length} one="step" other="steps" />
+            </Trans>
           </h2>
           <p className="small" role="status">
-            {path.data.says} {course?.name} drills {path.data.knows.links} links and {path.data.knows.weapons} weapons
-            well.
+            <Trans>
+              {path.data.says} {course?.name} drills {path.data.knows.links} links and {path.data.knows.weapons} weapons
+              well.
+            </Trans>
           </p>
           <ol className="path-steps">
             {path.data.steps.map((step, at) => (
@@ -123,16 +136,18 @@ function Step({ step, at, course }: { step: PathStep; at: number; course: Course
           )}
         />
         <p className="small">
-          {step.new.length === 0 ? "Nothing in it is new." : `New: ${step.new.map(({ says }) => says).join(", ")}.`}
-          {step.id === null && " Not in the library."}
+          {step.new.length === 0 ? t`Nothing in it is new.` : t`New: ${step.new.map(({ says }) => says).join(", ")}.`}
+          {step.id === null && t` Not in the library.`}
         </p>
         {step.id === null &&
           (proposed === null ? (
             <Button size="small" loading={propose.isPending} onClick={() => propose.mutate()}>
-              Propose it
+              <Trans>Propose it</Trans>
             </Button>
           ) : (
-            <Link to={`/review/${proposed}`}>Proposed; it waits for the head coach</Link>
+            <Link to={`/review/${proposed}`}>
+              <Trans>Proposed; it waits for the head coach</Trans>
+            </Link>
           ))}
       </div>
     </li>

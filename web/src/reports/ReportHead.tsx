@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Input, Select } from "antd";
 import type { ReactNode } from "react";
 import { useCourses } from "../api/useCourses";
@@ -30,11 +32,11 @@ export function ReportHead({ title, withDays = true, needsCourse = false, childr
         <Select
           value={asked.course ?? 0}
           onChange={(course) => put({ course: course === 0 ? null : String(course), page: null })}
-          aria-label="Course"
+          aria-label={t`Course`}
           popupMatchSelectWidth={false}
           options={[
-            ...(needsCourse ? [] : [{ value: 0, label: "all courses" }]),
-            ...courses.map(({ id, name, archived }) => ({ value: id, label: archived ? `${name}, archived` : name })),
+            ...(needsCourse ? [] : [{ value: 0, label: t`all courses` }]),
+            ...courses.map(({ id, name, archived }) => ({ value: id, label: archived ? t`${name}, archived` : name })),
           ]}
         />
         {withDays && (
@@ -49,9 +51,9 @@ export function ReportHead({ title, withDays = true, needsCourse = false, childr
                   page: null,
                 })
               }
-              aria-label="How far back"
+              aria-label={t`How far back`}
               popupMatchSelectWidth={false}
-              options={[...SPANS, { value: "own", label: "days of your own" }]}
+              options={[...SPANS, { value: "own", label: t`days of your own` }]}
             />
             {span === "own" && (
               <span className="report-days">
@@ -60,14 +62,14 @@ export function ReportHead({ title, withDays = true, needsCourse = false, childr
                   value={asked.from ?? weeksBack(12, today)}
                   max={asked.to}
                   onChange={(event) => put({ from: event.target.value, page: null })}
-                  aria-label="From"
+                  aria-label={t`From`}
                 />
-                to
+                <Trans>to</Trans>
                 <Input
                   type="date"
                   value={asked.to ?? todayInGym()}
                   onChange={(event) => put({ to: event.target.value, page: null })}
-                  aria-label="To"
+                  aria-label={t`To`}
                 />
               </span>
             )}
@@ -83,8 +85,12 @@ export function ReportHead({ title, withDays = true, needsCourse = false, childr
 export function NothingLogged({ what }: { what: string }) {
   return (
     <div className="panel empty">
-      <h2>Nothing was logged in these days</h2>
-      <p>{what} Run a session, or log one by hand under Sessions; then it stands here.</p>
+      <h2>
+        <Trans>Nothing was logged in these days</Trans>
+      </h2>
+      <p>
+        <Trans>{what} Run a session, or log one by hand under Sessions; then it stands here.</Trans>
+      </p>
     </div>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { HeatMap } from "../plot/HeatMap";
 import { PlotTable } from "../plot/PlotTable";
 import { Failure } from "../ui/Failure";
@@ -27,33 +29,37 @@ export default function WeaponsScreen() {
   const never = [...new Set(weapons.map(({ family }) => family))].filter((family) => !known.has(family));
   return (
     <main className="page">
-      <ReportHead title="Weapons by week" />
+      <ReportHead title={t`Weapons by week`} />
       <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Loading what="Counting" />}
-      {sum?.sessions === 0 && <NothingLogged what="Which weapons were thrown, week by week." />}
+      {report.isPending && <Loading what={t`Counting`} />}
+      {sum?.sessions === 0 && <NothingLogged what={t`Which weapons were thrown, week by week.`} />}
       {sum && sum.sessions > 0 && (
         <section className="panel block">
-          <h2>Strikes of one athlete who was there all the time</h2>
+          <h2>
+            <Trans>Strikes of one athlete who was there all the time</Trans>
+          </h2>
           <PlotTable
-            caption="Strikes by weapon and week"
-            columns={["Week of", ...thrown.map(({ name }) => name)]}
+            caption={t`Strikes by weapon and week`}
+            columns={[t`Week of`, ...thrown.map(({ name }) => name)]}
             rows={weeks.map((week) => [week.week, ...thrown.map(({ id }) => Math.round(week.strikesThrown[id] ?? 0))])}
           >
             <HeatMap
-              label={`Strikes by weapon and week. Most thrown: ${[...thrown]
+              label={t`Strikes by weapon and week. Most thrown: ${[...thrown]
                 .sort((one, other) => other.all - one.all)
                 .slice(0, 3)
                 .map(({ name }) => name)
                 .join(", ")}.`}
               columns={weeks.map(({ week }) => ({ key: week, name: shortDay(week) }))}
               rows={thrown}
-              says={(row, column, value) => `${row}, week of ${column}: ${Math.round(value)}`}
+              says={(row, column, value) => t`${row}, week of ${column}: ${Math.round(value)}`}
             />
           </PlotTable>
           {never.length > 0 && (
             <p className="small report-never">
-              Not thrown in these weeks: {never.join(", ")}. Free strikes, of which nobody knows the weapon:{" "}
-              {Math.round(sum.free).toLocaleString("en-GB")}.
+              <Trans>
+                Not thrown in these weeks: {never.join(", ")}. Free strikes, of which nobody knows the weapon:{" "}
+                {Math.round(sum.free).toLocaleString("en-GB")}.
+              </Trans>
             </p>
           )}
         </section>

@@ -1,12 +1,13 @@
+import { t } from "@lingui/core/macro";
 import { monthAfter } from "../sessions/time";
 
 /** The periods offered, in weeks; the first is the default. */
 export const SPANS = [
   { value: "12", label: "12 weeks" },
   { value: "4", label: "4 weeks" },
-  { value: "26", label: "half a year" },
-  { value: "52", label: "a year" },
-  { value: "520", label: "ten years" },
+  { value: "26", label: t`half a year` },
+  { value: "52", label: t`a year` },
+  { value: "520", label: t`ten years` },
 ];
 
 const iso = (day: Date) =>
@@ -39,5 +40,5 @@ export const monthBeside = (month: string, by: number): string => monthAfter(`${
 /** Formats a time in minutes. */
 export function minutes(ms: number): string {
   const whole = Math.round(ms / 60_000);
-  return whole < 120 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, "0")}`;
+  return whole < 120 ? t`${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, "0")}`;
 }

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { ReactNode } from "react";
 import type { Check, Content, Proposal } from "../api/client";
 import { ChainDiff } from "../compare/ChainDiff";
@@ -31,7 +33,11 @@ export function Fields({ proposal }: { proposal: Proposal }) {
       ? FIELDS.filter(({ name }) => JSON.stringify(newest[name]) !== JSON.stringify(result[name]))
       : FIELDS;
   if (shown.length === 0) {
-    return <p className="small">Already applied: the current version is like this.</p>;
+    return (
+      <p className="small">
+        <Trans>Already applied: the current version is like this.</Trans>
+      </p>
+    );
   }
   return (
     <table className="proposal-changes">
@@ -64,13 +70,15 @@ export function Fields({ proposal }: { proposal: Proposal }) {
 export function CheckBeforeAfter({ before, after }: { before: Check | undefined; after: Check }) {
   const sides: [string, Check][] = before
     ? [
-        ["Current version", before],
-        ["Proposed", after],
+        [t`Current version`, before],
+        [t`Proposed`, after],
       ]
-    : [["The check", after]];
+    : [[t`The check`, after]];
   return (
-    <section className="panel block" aria-label="The check before and after">
-      <h2>The check{before ? ", before and after" : ""}</h2>
+    <section className="panel block" aria-label={t`The check before and after`}>
+      <h2>
+        <Trans>The check{before ? t`, before and after` : ""}</Trans>
+      </h2>
       <div className="changes-before-after">
         {sides.map(([title, check]) => (
           <div key={title}>
@@ -87,7 +95,9 @@ export function CheckBeforeAfter({ before, after }: { before: Check | undefined;
                   <li key={link.to}>{link.reason}</li>
                 ))}
               {check.mirror?.changes.map((change) => (
-                <li key={change.id + String(change.at)}>Mirrored: {change.message}</li>
+                <li key={change.id + String(change.at)}>
+                  <Trans>Mirrored: {change.message}</Trans>
+                </li>
               ))}
             </ul>
           </div>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Input } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
@@ -23,17 +25,17 @@ import "../ui/gym.css";
 import "./review.css";
 
 const STATES: Record<Proposal["state"], string> = {
-  open: "waits for the head coach",
-  returned: "sent back to its author",
+  open: t`waits for the head coach`,
+  returned: t`sent back to its author`,
   approved: "approved",
   withdrawn: "withdrawn",
 };
 const STEPS: Record<Proposal["steps"][number]["step"], string> = {
-  proposed: "proposed it",
-  revised: "revised it",
-  returned: "sent it back",
-  approved: "approved it",
-  withdrawn: "withdrew it",
+  proposed: t`proposed it`,
+  revised: t`revised it`,
+  returned: t`sent it back`,
+  approved: t`approved it`,
+  withdrawn: t`withdrew it`,
 };
 
 export default function ProposalScreen() {
@@ -42,14 +44,16 @@ export default function ProposalScreen() {
   if (proposal.isError) {
     return (
       <NoPage error={proposal.error}>
-        <Link to="/review">Go to the review</Link>
+        <Link to="/review">
+          <Trans>Go to the review</Trans>
+        </Link>
       </NoPage>
     );
   }
   return proposal.data ? (
     <Page key={proposal.data.id} proposal={proposal.data} again={() => void proposal.refetch()} />
   ) : (
-    <Loading what="Loading the proposal" />
+    <Loading what={t`Loading the proposal`} />
   );
 }
 
@@ -98,17 +102,19 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
 
   return (
     <main className="page">
-      <Trail to="/review" place="Review" name={proposal.combination?.name ?? proposal.content.name} />
+      <Trail to="/review" place={t`Review`} name={proposal.combination?.name ?? proposal.content.name} />
       <header className="page-head">
         <h1>{proposal.combination?.name ?? proposal.content.name}</h1>
         <span className={`review-kind review-kind-${proposal.kind}`}>{KINDS[proposal.kind]}</span>
         <span className="small">
-          by {proposal.author.name}, {dayAndTime(proposal.createdAt)} · {STATES[proposal.state]}
+          <Trans>
+            by {proposal.author.name}, {dayAndTime(proposal.createdAt)} · {STATES[proposal.state]}
+          </Trans>
         </span>
         {proposal.combination && (
           <span className="page-actions">
             <Link to={`/combinations/${proposal.combination.id}`}>
-              {proposal.state === "approved" ? "Open the combination" : "Open the current version"}
+              {proposal.state === "approved" ? t`Open the combination` : t`Open the current version`}
             </Link>
           </span>
         )}
@@ -119,62 +125,68 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
           {!decided && proposal.combination?.archived && (
             <p className="changed-meanwhile" role="note">
               {proposal.kind === "retire"
-                ? "This combination was archived meanwhile, so there is nothing left to approve."
-                : "This combination is archived. Approving changes it there and it stays archived; to have it in use, restore it on its page."}
+                ? t`This combination was archived meanwhile, so there is nothing left to approve.`
+                : t`This combination is archived. Approving changes it there and it stays archived; to have it in use, restore it on its page.`}
             </p>
           )}
           {proposal.sameChain.length > 0 && (
             <p className="changed-meanwhile" role="note">
-              The same chain waits in{" "}
+              <Trans>The same chain waits in </Trans>
               {proposal.sameChain.map((other, index) => (
                 <span key={other.id}>
-                  {index > 0 && ", "}
-                  <Link to={`/review/${other.id}`}>{other.name}</Link> by {other.author}
+                  <Trans>
+                    {index > 0 && ", "}
+                    <Link to={`/review/${other.id}`}>{other.name}</Link> by {other.author}
+                  </Trans>
                 </span>
               ))}
-              . Only one of them can be approved.
+              <Trans>. Only one of them can be approved.</Trans>
             </p>
           )}
           {!decided && proposal.movedOn.length > 0 && (
             <p className="changed-meanwhile" role="note">
-              Since this was proposed, others changed {proposal.movedOn.join(", ")} of the combination. You see it
-              against the newest; what they changed stays
-              {both.length > 0
-                ? `, but for ${both.join(", ")}, which both changed: approving takes the proposal's.`
-                : "."}
+              <Trans>
+                Since this was proposed, others changed {proposal.movedOn.join(", ")} of the combination. You see it
+                against the newest; what they changed stays
+                {both.length > 0
+                  ? t`, but for ${both.join(", ")}, which both changed: approving takes the proposal's.`
+                  : "."}
+              </Trans>
             </p>
           )}
-          <section className="panel block" aria-label="What it would be">
+          <section className="panel block" aria-label={t`What it would be`}>
             {proposal.kind === "change" && before && after && before.notation !== after.notation ? (
               <Compare
-                first={{ title: "Current version", check: before, stance: proposal.newest?.stance ?? "orthodox" }}
-                second={{ title: "Proposed", check: after, stance: proposal.result.stance }}
+                first={{ title: t`Current version`, check: before, stance: proposal.newest?.stance ?? "orthodox" }}
+                second={{ title: t`Proposed`, check: after, stance: proposal.result.stance }}
               />
             ) : (
               after && <Line check={after} stance={proposal.result.stance} />
             )}
           </section>
-          <section className="panel block" aria-label="What changes">
-            <h2>{proposal.kind === "change" ? "What changes" : "As it is proposed"}</h2>
+          <section className="panel block" aria-label={t`What changes`}>
+            <h2>{proposal.kind === "change" ? t`What changes` : t`As it is proposed`}</h2>
             <Fields proposal={proposal} />
           </section>
           {after && <CheckBeforeAfter before={before} after={after} />}
         </div>
         <aside>
           {!decided && (
-            <section className="panel block decide" aria-label="Decide">
-              <h2>{head ? "Decide" : own ? "Your proposal" : "Waits for the head coach"}</h2>
+            <section className="panel block decide" aria-label={t`Decide`}>
+              <h2>{head ? t`Decide` : own ? t`Your proposal` : t`Waits for the head coach`}</h2>
               <Failure error={decide.error} />
               {(head || own) && (
                 <>
-                  <label htmlFor="remark">Remark</label>
+                  <label htmlFor="remark">
+                    <Trans>Remark</Trans>
+                  </label>
                   <Input.TextArea
                     id="remark"
                     rows={3}
                     maxLength={1000}
                     value={remark}
                     onChange={(event) => setRemark(event.target.value)}
-                    placeholder={head ? "What is good, or what is to be done about it" : "What you changed, and why"}
+                    placeholder={head ? t`What is good, or what is to be done about it` : t`What you changed, and why`}
                   />
                 </>
               )}
@@ -189,29 +201,33 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                         run(
                           "approve",
                           proposal.kind === "change" && proposal.combination?.archived
-                            ? "Approved; the combination stays archived."
-                            : "Approved.",
+                            ? t`Approved; the combination stays archived.`
+                            : t`Approved.`,
                         )
                       }
                     >
-                      {proposal.kind === "retire" ? "Approve: archive it" : "Approve"}
+                      {proposal.kind === "retire" ? t`Approve: archive it` : t`Approve`}
                     </Button>
                     {proposal.state === "open" && !own && (
                       <Button
                         disabled={remark.trim() === ""}
-                        title={remark.trim() === "" ? "Say in a remark what is to be done" : undefined}
-                        onClick={() => run("return", "Sent back to its author.")}
+                        title={remark.trim() === "" ? t`Say in a remark what is to be done` : undefined}
+                        onClick={() => run("return", t`Sent back to its author.`)}
                       >
-                        Send back
+                        <Trans>Send back</Trans>
                       </Button>
                     )}
                     {proposal.kind !== "retire" && (
-                      <Button onClick={() => navigate(`/bench?${benchAddress(proposal)}`)}>Edit, then approve</Button>
+                      <Button onClick={() => navigate(`/bench?${benchAddress(proposal)}`)}>
+                        <Trans>Edit, then approve</Trans>
+                      </Button>
                     )}
                   </>
                 )}
                 {own && proposal.kind !== "retire" && (
-                  <Button onClick={() => navigate(`/bench?${benchAddress(proposal)}`)}>Revise on the bench</Button>
+                  <Button onClick={() => navigate(`/bench?${benchAddress(proposal)}`)}>
+                    <Trans>Revise on the bench</Trans>
+                  </Button>
                 )}
                 {(own || head) && (
                   <Button
@@ -219,21 +235,25 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                     onClick={() =>
                       run(
                         "withdraw",
-                        own ? "Withdrawn. It is kept under “Decided”." : "Rejected. It is kept under “Decided”.",
+                        own ? t`Withdrawn. It is kept under “Decided”.` : t`Rejected. It is kept under “Decided”.`,
                       )
                     }
                   >
-                    {own ? "Withdraw" : "Reject"}
+                    {own ? t`Withdraw` : t`Reject`}
                   </Button>
                 )}
               </span>
               {head && proposal.kind !== "new" && (
-                <p className="small">The current version stays in use until you approve.</p>
+                <p className="small">
+                  <Trans>The current version stays in use until you approve.</Trans>
+                </p>
               )}
             </section>
           )}
-          <section className="panel block" aria-label="So far">
-            <h2>So far</h2>
+          <section className="panel block" aria-label={t`So far`}>
+            <h2>
+              <Trans>So far</Trans>
+            </h2>
             <ol className="proposal-steps">
               {proposal.steps.map((step) => (
                 <li key={step.at + step.step}>
@@ -274,12 +294,12 @@ function Line({ check, stance }: { check: Check; stance: Content["stance"] }) {
 function Answer({ proposal }: { proposal: Proposal }) {
   const { answer, state, combination } = proposal;
   return (
-    <section className={`panel block answer answer-${state}`} aria-label="The answer">
+    <section className={`panel block answer answer-${state}`} aria-label={t`The answer`}>
       <h2>{answerOf(proposal)}</h2>
       {answer?.remark && <q>{answer.remark}</q>}
       {state === "approved" && combination && (
         <p>
-          {combination.archived ? "Archived: " : "In use: "}
+          {combination.archived ? t`Archived: ` : t`In use: `}
           <Link to={`/combinations/${combination.id}`}>{combination.name}</Link>
         </p>
       )}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Pagination, Switch } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { ProposalRow } from "../api/client";
@@ -18,21 +20,21 @@ export const KINDS: Record<ProposalRow["kind"], string> = { new: "new", change: 
 /** Returns the decision on a proposal and who made it. */
 export function answerOf({ state, answer }: Pick<ProposalRow, "state" | "answer">): string {
   const words = {
-    open: "Waits",
-    returned: "Sent back",
-    approved: "Approved",
-    withdrawn: answer?.byAuthor ? "Withdrawn" : "Rejected",
+    open: t`Waits`,
+    returned: t`Sent back`,
+    approved: t`Approved`,
+    withdrawn: answer?.byAuthor ? t`Withdrawn` : t`Rejected`,
   };
-  return `${words[state]} by ${answer?.who ?? ""}`;
+  return t`${words[state]} by ${answer?.who ?? ""}`;
 }
 
 const EMPTY: Record<ReviewList, [string, string]> = {
-  open: ["Nothing waits for a decision", "What coaches propose on the bench or on a combination's page comes here."],
+  open: [t`Nothing waits for a decision`, t`What coaches propose on the bench or on a combination's page comes here.`],
   returned: [
-    "Nothing was sent back",
-    "A proposal that the head coach sends back with a remark waits here for its author.",
+    t`Nothing was sent back`,
+    t`A proposal that the head coach sends back with a remark waits here for its author.`,
   ],
-  decided: ["Nothing was decided yet", "Approved, rejected and withdrawn proposals are kept here."],
+  decided: [t`Nothing was decided yet`, t`Approved, rejected and withdrawn proposals are kept here.`],
 };
 
 /** Lists the proposals of coaches and the decisions. */
@@ -60,33 +62,39 @@ export default function ReviewScreen() {
   return (
     <main className="page">
       <div className="review-head">
-        <h1>Review</h1>
+        <h1>
+          <Trans>Review</Trans>
+        </h1>
         <Segmented
           value={list}
           onChange={(value) => put("list", value)}
           options={[
-            { value: "open", label: `To decide${count(waiting?.open)}` },
-            { value: "returned", label: `Sent back${count(waiting?.returned)}` },
-            { value: "decided", label: "Decided" },
+            { value: "open", label: t`To decide${count(waiting?.open)}` },
+            { value: "returned", label: t`Sent back${count(waiting?.returned)}` },
+            { value: "decided", label: t`Decided` },
           ]}
-          aria-label="Which proposals"
+          aria-label={t`Which proposals`}
         />
         <span className="option">
           <Switch size="small" checked={mine} onChange={(on) => put("mine", on ? "true" : null)} id="review-mine" />
-          <label htmlFor="review-mine">only mine</label>
+          <label htmlFor="review-mine">
+            <Trans>only mine</Trans>
+          </label>
         </span>
         {waiting && waiting.approved + waiting.rejected > 0 && (
           <span className="small">
-            Yours: {waiting.approved} approved, {waiting.rejected} rejected
+            <Trans>
+              Yours: {waiting.approved} approved, {waiting.rejected} rejected
+            </Trans>
           </span>
         )}
         {user?.role === "coach" && (
           <Button type="primary" className="new-item" onClick={() => navigate("/bench", { state: FRESH })}>
-            Propose a new one
+            <Trans>Propose a new one</Trans>
           </Button>
         )}
       </div>
-      {proposals.isPending && <Loading what="Loading the proposals" />}
+      {proposals.isPending && <Loading what={t`Loading the proposals`} />}
       <Failure error={proposals.error} onRetry={proposals.refetch} />
       {proposals.data && rows.length === 0 && (
         <div className="panel empty">
@@ -130,7 +138,7 @@ function Row({ row }: { row: ProposalRow }) {
         <b>{row.combination?.name ?? content.name}</b>
         <small>
           {row.author.name} · {dayAndTime(row.updatedAt)}
-          {row.combination?.archived && row.kind !== "retire" ? " · of an archived combination" : ""}
+          {row.combination?.archived && row.kind !== "retire" ? t` · of an archived combination` : ""}
         </small>
         {row.answer && (
           <span className={`review-answer answer-${row.state}`}>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { App, Button } from "antd";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { Link, useParams } from "react-router";
@@ -23,12 +25,14 @@ export default function RemoteScreen() {
   const id = Number(useParams().id);
   const run = useRun(id);
   if (run.isPending) {
-    return <Loading what="Loading the session" />;
+    return <Loading what={t`Loading the session`} />;
   }
   if (run.isError) {
     return (
-      <NoPage title="This session cannot be loaded" error={run.error}>
-        <Button onClick={() => run.refetch()}>Try again</Button>
+      <NoPage title={t`This session cannot be loaded`} error={run.error}>
+        <Button onClick={() => run.refetch()}>
+          <Trans>Try again</Trans>
+        </Button>
       </NoPage>
     );
   }
@@ -95,21 +99,27 @@ function Remote({ run }: { run: Run }) {
   return (
     <main className="remote">
       <header className="remote-head">
-        <Link to="/run" className="remote-out" aria-label="To all that runs">
+        <Link to="/run" className="remote-out" aria-label={t`To all that runs`}>
           ‹
         </Link>
         <h1>{run.name}</h1>
-        {run.isRehearsal && <span className="tag">rehearsal, {run.state.speed} times as quick</span>}
+        {run.isRehearsal && (
+          <span className="tag">
+            <Trans>rehearsal, {run.state.speed} times as quick</Trans>
+          </span>
+        )}
       </header>
       {view.reach === "away" && (
         <p className="remote-away" role="status">
-          No connection to the gym’s server. The walls go on by themselves; what you press here is not done.
+          <Trans>
+            No connection to the gym’s server. The walls go on by themselves; what you press here is not done.
+          </Trans>
         </p>
       )}
       {ended ? (
         <RunRecord run={run} />
       ) : programme === null ? (
-        <Loading what="Loading what the walls show" />
+        <Loading what={t`Loading what the walls show`} />
       ) : (
         <>
           <div className="remote-screen">
@@ -120,29 +130,37 @@ function Remote({ run }: { run: Run }) {
               className="remote-back"
               onClick={() => press({ kind: "jump", toMs: stretchBefore(programme, position) })}
             >
-              ‹ Back
+              <Trans>‹ Back</Trans>
             </Button>
             <Button className="remote-pause" type="primary" onClick={toggle}>
-              {stopped ? "Resume" : "Pause"}
+              {stopped ? t`Resume` : t`Pause`}
             </Button>
             <Button
               className="remote-skip"
               onClick={() => press({ kind: "jump", toMs: stretchAfter(programme, position) })}
             >
-              Skip ›
+              <Trans>Skip ›</Trans>
             </Button>
-            <Button onClick={() => press({ kind: "longer" })}>+ 1 minute</Button>
-            <Button onClick={() => press({ kind: "again" })}>Round again</Button>
-            <Button onClick={() => setSwaps(true)}>Swap …</Button>
+            <Button onClick={() => press({ kind: "longer" })}>
+              <Trans>+ 1 minute</Trans>
+            </Button>
+            <Button onClick={() => press({ kind: "again" })}>
+              <Trans>Round again</Trans>
+            </Button>
+            <Button onClick={() => setSwaps(true)}>
+              <Trans>Swap …</Trans>
+            </Button>
           </div>
           <SessionLine programme={programme} position={position} onJump={(toMs) => press({ kind: "jump", toMs })} />
           <footer className="remote-foot">
             <details>
-              <summary>Code for athletes</summary>
+              <summary>
+                <Trans>Code for athletes</Trans>
+              </summary>
               <div className="wall-code">
-                <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label="Follow it on a phone" />
+                <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label={t`Follow it on a phone`} />
                 <a href={`/follow/${run.followKey}`} target="_blank" rel="noreferrer">
-                  Open it
+                  <Trans>Open it</Trans>
                 </a>
               </div>
             </details>
@@ -151,15 +169,15 @@ function Remote({ run }: { run: Run }) {
               onClick={() =>
                 modal.confirm({
                   getContainer: layers,
-                  title: "End the session?",
-                  content: "The walls show that it is over. What was shown is kept.",
-                  okText: "End it",
-                  cancelText: "Cancel",
+                  title: t`End the session?`,
+                  content: t`The walls show that it is over. What was shown is kept.`,
+                  okText: t`End it`,
+                  cancelText: t`Cancel`,
                   onOk: () => press({ kind: "end" }),
                 })
               }
             >
-              End
+              <Trans>End</Trans>
             </Button>
           </footer>
         </>
@@ -191,7 +209,7 @@ function SessionLine({
 }) {
   const at = (ms: number) => `${(100 * ms) / programme.lengthMs}%`;
   return (
-    <section className="session-line" aria-label="The session’s line">
+    <section className="session-line" aria-label={t`The session’s line`}>
       {tracksOf(programme).map((track) => (
         <div key={track ?? "all"} className="session-row">
           {programme.segments
@@ -203,7 +221,7 @@ function SessionLine({
                 className={`session-part part-${segment.kind}${segment.fromMs <= position && position < segment.toMs ? " part-now" : ""}`}
                 style={{ left: at(segment.fromMs), width: at(segment.toMs - segment.fromMs) }}
                 title={`${timeLeft(segment.fromMs)} ${segment.title ?? segment.kind}`}
-                aria-label={`Jump to ${timeLeft(segment.fromMs)}, ${segment.title ?? segment.kind}`}
+                aria-label={t`Jump to ${timeLeft(segment.fromMs)}, ${segment.title ?? segment.kind}`}
                 onClick={() => onJump(segment.fromMs)}
               />
             ))}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Popconfirm } from "antd";
 import { Link, useNavigate } from "react-router";
 import type { Run } from "../api/client";
@@ -10,19 +12,19 @@ import { useRemoveRun, useRunRecord } from "./useRuns";
 
 const COMMANDS: Record<string, string> = {
   pause: "paused",
-  resume: "went on",
+  resume: t`went on`,
   jump: "jumped",
-  longer: "added a minute",
-  swap: "swapped a combination",
-  again: "had the round done again",
-  end: "ended it",
+  longer: t`added a minute`,
+  swap: t`swapped a combination`,
+  again: t`had the round done again`,
+  end: t`ended it`,
 };
 
 /** What was really shown and done in an ended session. */
 export function RunRecord({ run }: { run: Run }) {
   const record = useRunRecord(run.id, true);
   if (record.isPending) {
-    return <Loading what="Loading what was shown" />;
+    return <Loading what={t`Loading what was shown`} />;
   }
   if (record.isError) {
     return <Failure error={record.error} />;
@@ -45,15 +47,21 @@ export function RunRecord({ run }: { run: Run }) {
     })),
   ]);
   return (
-    <section className="panel block" aria-label="What was shown">
-      <h2>What was shown</h2>
+    <section className="panel block" aria-label={t`What was shown`}>
+      <h2>
+        <Trans>What was shown</Trans>
+      </h2>
       <p className="small">
-        Started {dayAndTime(run.startedAt)} by {run.starter.name}. {shown.length} cues were shown
-        {shown.length === 0 ? "; no wall has reported anything." : "."}{" "}
+        <Trans>
+          Started {dayAndTime(run.startedAt)} by {run.starter.name}. {shown.length} cues were shown
+          {shown.length === 0 ? t`; no wall has reported anything.` : "."}{" "}
+        </Trans>
         {run.isRehearsal ? (
-          "A rehearsal is not logged."
+          t`A rehearsal is not logged.`
         ) : (
-          <Link to="/logbook?unchecked=true">Look at it in the logbook</Link>
+          <Link to="/logbook?unchecked=true">
+            <Trans>Look at it in the logbook</Trans>
+          </Link>
         )}
       </p>
       <ol className="record">
@@ -80,13 +88,13 @@ function DeleteRun({ run }: { run: Run }) {
         <Failure error={remove.error} />
         <Popconfirm
           getPopupContainer={layers}
-          title="It is deleted for good. Its entry in the logbook stays."
-          okText="Delete"
-          cancelText="Cancel"
+          title={t`It is deleted for good. Its entry in the logbook stays.`}
+          okText={t`Delete`}
+          cancelText={t`Cancel`}
           onConfirm={() => remove.mutate(run.id)}
         >
           <Button size="small" className="record-delete" loading={remove.isPending}>
-            Delete what was shown
+            <Trans>Delete what was shown</Trans>
           </Button>
         </Popconfirm>
       </>

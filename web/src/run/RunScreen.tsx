@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -17,19 +19,25 @@ export default function RunScreen() {
   return (
     <main className="page">
       <header className="page-head">
-        <h1>Run</h1>
+        <h1>
+          <Trans>Run</Trans>
+        </h1>
         <Button type="primary" onClick={() => setStarts(true)}>
-          Round timer
+          <Trans>Round timer</Trans>
         </Button>
       </header>
       <Failure error={runs.error} />
       <section className="panel block">
-        <h2>Now</h2>
-        {runs.isPending && <Loading what="Loading what runs" />}
+        <h2>
+          <Trans>Now</Trans>
+        </h2>
+        {runs.isPending && <Loading what={t`Loading what runs`} />}
         {runs.data?.running.length === 0 && (
           <p className="run-hint">
-            Nothing runs. Open a session under <Link to="/sessions">Sessions</Link> and press Run, or start a round
-            timer.
+            <Trans>
+              Nothing runs. Open a session under <Link to="/sessions">Sessions</Link> and press Run, or start a round
+              timer.
+            </Trans>
           </p>
         )}
         <ul className="run-list">
@@ -40,7 +48,7 @@ export default function RunScreen() {
               </Link>
               <span>
                 {run.isOver ? "over" : run.state.pausedMs === null ? "runs" : "paused"}
-                {run.isRehearsal && ", a rehearsal"}
+                {run.isRehearsal && t`, a rehearsal`}
               </span>
               <span className="small">
                 {run.starter.name}, {dayAndTime(run.startedAt)}
@@ -51,8 +59,14 @@ export default function RunScreen() {
       </section>
       <WallList />
       <section className="panel block">
-        <h2>Ended</h2>
-        {runs.data?.ended.length === 0 && <p className="small">No session has ended yet.</p>}
+        <h2>
+          <Trans>Ended</Trans>
+        </h2>
+        {runs.data?.ended.length === 0 && (
+          <p className="small">
+            <Trans>No session has ended yet.</Trans>
+          </p>
+        )}
         <ul className="run-list">
           {runs.data?.ended.map((run) => (
             <Ended key={run.id} run={run} />

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Plural, Trans } from "@lingui/react/macro";
 import { Button, Checkbox, InputNumber, Modal, Select } from "antd";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
@@ -7,9 +9,9 @@ import { useNotice } from "../ui/useNotice";
 import { useRuns, useStart, useWalls } from "./useRuns";
 
 const SPEEDS = [
-  { value: 1, label: "as it is: it counts as drilled" },
-  { value: 10, label: "rehearsal, 10 times as quick" },
-  { value: 60, label: "rehearsal, 60 times as quick" },
+  { value: 1, label: t`as it is: it counts as drilled` },
+  { value: 10, label: t`rehearsal, 10 times as quick` },
+  { value: 60, label: t`rehearsal, 60 times as quick` },
 ];
 
 /** Starts a plan, or a round timer, on the chosen walls. */
@@ -39,17 +41,19 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
       open
       getContainer={layers}
       onCancel={onClose}
-      title={plan ? `Run “${plan.name}”` : "Round timer"}
+      title={plan ? t`Run “${plan.name}”` : t`Round timer`}
       footer={
         <Button type="primary" size="large" onClick={go} loading={start.isPending}>
-          Start
+          <Trans>Start</Trans>
         </Button>
       }
     >
       <div className="stack">
         {!plan && (
           <div className="timer-fields">
-            <label htmlFor="timer-rounds">Rounds</label>
+            <label htmlFor="timer-rounds">
+              <Trans>Rounds</Trans>
+            </label>
             <InputNumber
               id="timer-rounds"
               min={1}
@@ -57,7 +61,9 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
               value={timer.rounds}
               onChange={(rounds) => setTimer({ ...timer, rounds: rounds ?? 1 })}
             />
-            <label htmlFor="timer-seconds">Work, seconds</label>
+            <label htmlFor="timer-seconds">
+              <Trans>Work, seconds</Trans>
+            </label>
             <InputNumber
               id="timer-seconds"
               min={5}
@@ -66,7 +72,9 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
               value={timer.seconds}
               onChange={(seconds) => setTimer({ ...timer, seconds: seconds ?? 180 })}
             />
-            <label htmlFor="timer-rest">Rest, seconds</label>
+            <label htmlFor="timer-rest">
+              <Trans>Rest, seconds</Trans>
+            </label>
             <InputNumber
               id="timer-rest"
               min={0}
@@ -78,7 +86,9 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
           </div>
         )}
         <fieldset className="run-walls">
-          <legend>On</legend>
+          <legend>
+            <Trans>On</Trans>
+          </legend>
           {walls.map((wall) => (
             <Checkbox
               key={wall.id}
@@ -91,24 +101,35 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
             </Checkbox>
           ))}
           {walls.length === 0 && (
-            <p className="small">The gym has no wall yet. It runs all the same; add a wall under Run.</p>
+            <p className="small">
+              <Trans>The gym has no wall yet. It runs all the same; add a wall under Run.</Trans>
+            </p>
           )}
         </fieldset>
         {taken.length > 0 && (
           <p className="small" role="status">
-            {taken.map((wall) => wall.name).join(", ")} {taken.length === 1 ? "shows" : "show"} a session that still
-            runs. It goes on without {taken.length === 1 ? "that wall" : "those walls"}.
+            <Trans>
+              {taken.map((wall) => wall.name).join(", ")} <Plural value={taken.length} one="shows" other="show" /> a
+              session that still runs. It goes on without{" "}
+              <Plural value={taken.length} one="that wall" other="those walls" />.
+            </Trans>
           </p>
         )}
         <div className="timer-fields">
-          <label htmlFor="lead-in">Begins in, seconds</label>
+          <label htmlFor="lead-in">
+            <Trans>Begins in, seconds</Trans>
+          </label>
           <InputNumber id="lead-in" min={0} max={600} value={leadIn} onChange={(value) => setLeadIn(value ?? 10)} />
-          <label htmlFor="speed">Speed</label>
+          <label htmlFor="speed">
+            <Trans>Speed</Trans>
+          </label>
           <Select id="speed" value={speed} options={SPEEDS} onChange={setSpeed} popupMatchSelectWidth={false} />
         </div>
         <p className="small">
-          A call does not see the floor: contact, space and who is tired are the coach’s. The rules of the sport body
-          and the advice of physicians come first.
+          <Trans>
+            A call does not see the floor: contact, space and who is tired are the coach’s. The rules of the sport body
+            and the advice of physicians come first.
+          </Trans>
         </p>
       </div>
     </Modal>

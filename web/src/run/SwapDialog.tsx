@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Input, Modal, Select } from "antd";
 import { useState } from "react";
 import type { Programme, RunCommand } from "../api/client";
@@ -41,7 +43,7 @@ export function SwapDialog({
   const swap = (chain: string, combinationId: number | null) =>
     chosen && onSwap({ track: chosen.track, combination: chosen.combination, chain, combinationId });
   return (
-    <Modal open getContainer={layers} onCancel={onClose} footer={null} title="Swap a combination">
+    <Modal open getContainer={layers} onCancel={onClose} footer={null} title={t`Swap a combination`}>
       {chosen ? (
         <form
           className="stack"
@@ -53,14 +55,16 @@ export function SwapDialog({
           }}
         >
           {options.length > 1 && (
-            <Select value={which} options={options} onChange={setWhich} aria-label="Which combination goes" />
+            <Select value={which} options={options} onChange={setWhich} aria-label={t`Which combination goes`} />
           )}
-          <label htmlFor="swap-chain">In place of {chosen.label}</label>
+          <label htmlFor="swap-chain">
+            <Trans>In place of {chosen.label}</Trans>
+          </label>
           <Input
             id="swap-chain"
             size="large"
             value={typed}
-            placeholder="a chain, or words to find one"
+            placeholder={t`a chain, or words to find one`}
             onChange={(event) => setTyped(event.target.value)}
           />
           <ul className="swap-rows">
@@ -73,11 +77,13 @@ export function SwapDialog({
             ))}
           </ul>
           <Button htmlType="submit" disabled={typed.trim() === ""}>
-            Take what is typed
+            <Trans>Take what is typed</Trans>
           </Button>
         </form>
       ) : (
-        <p>Nothing that is drilled now has a combination. Swap it once its round has begun.</p>
+        <p>
+          <Trans>Nothing that is drilled now has a combination. Swap it once its round has begun.</Trans>
+        </p>
       )}
     </Modal>
   );

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useRef, useState } from "react";
@@ -38,11 +40,11 @@ export default function VoiceScreen() {
       answered(api.POST("/api/voice/clips", { body: { text, wav: await clipOf(sound) } })),
     onSuccess: async () => {
       await again();
-      notice.done("Recorded. It is heard from the next session on.");
+      notice.done(t`Recorded. It is heard from the next session on.`);
     },
     onError: (error) =>
       error instanceof DOMException
-        ? notice.warn("This browser cannot read that sound. Take a WAV file.")
+        ? notice.warn(t`This browser cannot read that sound. Take a WAV file.`)
         : notice.failed(error),
   });
   const forget = useMutation({
@@ -54,14 +56,18 @@ export default function VoiceScreen() {
   return (
     <main className="page">
       <GymNav />
-      <h1>Voice of calls</h1>
+      <h1>
+        <Trans>Voice of calls</Trans>
+      </h1>
       <Failure error={voice.error} />
       {!now ? (
-        <Loading what="Loading what is said" />
+        <Loading what={t`Loading what is said`} />
       ) : (
         <>
           <section className="panel block">
-            <h2>Voice</h2>
+            <h2>
+              <Trans>Voice</Trans>
+            </h2>
             <div className="voice-fields">
               {(["voice", "pace", "loudness"] as const).map((field) => (
                 <Segmented<string>
@@ -75,25 +81,44 @@ export default function VoiceScreen() {
                   }
                 />
               ))}
-              <Button onClick={() => play("one two, slip lead, two")}>Listen</Button>
+              <Button onClick={() => play(t`one two, slip lead, two`)}>
+                <Trans>Listen</Trans>
+              </Button>
             </div>
-            {!head && <p className="small">The head coach chooses the voice.</p>}
+            {!head && (
+              <p className="small">
+                <Trans>The head coach chooses the voice.</Trans>
+              </p>
+            )}
           </section>
           <section className="panel block">
-            <h2>What the sessions of these weeks say</h2>
+            <h2>
+              <Trans>What the sessions of these weeks say</Trans>
+            </h2>
             <p className="small">
-              Your own clip takes the place of the voice, up to {now.longestMs / 1000} seconds; silence before and after
-              it is cut off.
+              <Trans>
+                Your own clip takes the place of the voice, up to {now.longestMs / 1000} seconds; silence before and
+                after it is cut off.
+              </Trans>
             </p>
-            {now.clips.length === 0 && <p>No session of these weeks says anything.</p>}
+            {now.clips.length === 0 && (
+              <p>
+                <Trans>No session of these weeks says anything.</Trans>
+              </p>
+            )}
             <ul className="clip-list">
               {now.clips.map((clip) => (
                 <li key={clip.text}>
                   <span>
-                    {clip.text} {clip.recorded && <b className="tag">recorded</b>}
+                    {clip.text}{" "}
+                    {clip.recorded && (
+                      <b className="tag">
+                        <Trans>recorded</Trans>
+                      </b>
+                    )}
                   </span>
                   <Button size="small" onClick={() => play(clip.text)}>
-                    Listen
+                    <Trans>Listen</Trans>
                   </Button>
                   <Recorder
                     longestMs={now.longestMs}
@@ -102,7 +127,7 @@ export default function VoiceScreen() {
                   />
                   {clip.recorded && (
                     <Button size="small" onClick={() => forget.mutate(clip.text)}>
-                      The voice again
+                      <Trans>The voice again</Trans>
                     </Button>
                   )}
                 </li>
@@ -157,20 +182,20 @@ function Recorder({
       setRecords(true);
       setTimeout(() => next.state === "recording" && next.stop(), longestMs);
     } catch {
-      onRefused("This browser gives no microphone here. Take a sound file instead.");
+      onRefused(t`This browser gives no microphone here. Take a sound file instead.`);
     }
   };
   return (
     <>
       <Button size="small" danger={records} onClick={() => (records ? recorder.current?.stop() : void start())}>
-        {records ? "Stop" : "Record"}
+        {records ? t`Stop` : t`Record`}
       </Button>
       <label className="clip-file">
-        or a file
+        <Trans>or a file</Trans>
         <input
           type="file"
           accept="audio/*"
-          aria-label="Take a sound file"
+          aria-label={t`Take a sound file`}
           onChange={(event) => {
             const file = event.target.files?.[0];
             if (file) {

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { App, Button, Dropdown, Input } from "antd";
 import { useState } from "react";
 import type { Wall } from "../api/client";
@@ -20,24 +22,30 @@ export function WallList() {
     add.mutate(name, {
       onSuccess: () => {
         setName("");
-        notice.done("Open its address on the screen that hangs there.");
+        notice.done(t`Open its address on the screen that hangs there.`);
       },
       onError: notice.failed,
     });
   return (
-    <section className="panel block" aria-label="Walls">
-      <h2>Walls</h2>
+    <section className="panel block" aria-label={t`Walls`}>
+      <h2>
+        <Trans>Walls</Trans>
+      </h2>
       <Failure error={walls.error} />
       {/^(127\.|localhost$)/.test(window.location.hostname) && (
         <p className="small">
-          This page was opened at {window.location.host}, which no other device reaches. For screens of the gym’s
-          network, start Periplus with <code>bin/start --network</code> and open it under its name.
+          <Trans>
+            This page was opened at {window.location.host}, which no other device reaches. For screens of the gym’s
+            network, start Periplus with <code>bin/start --network</code> and open it under its name.
+          </Trans>
         </p>
       )}
       {walls.data?.length === 0 && (
         <p>
-          A wall is any screen with a browser: a television with a small computer, a tablet, a phone on the floor. Name
-          one, and open its address there.
+          <Trans>
+            A wall is any screen with a browser: a television with a small computer, a tablet, a phone on the floor.
+            Name one, and open its address there.
+          </Trans>
         </p>
       )}
       <ul className="wall-list">
@@ -55,12 +63,12 @@ export function WallList() {
         <Input
           value={name}
           maxLength={60}
-          placeholder="Name of another wall, such as Bag room"
-          aria-label="Name of another wall"
+          placeholder={t`Name of another wall, such as Bag room`}
+          aria-label={t`Name of another wall`}
           onChange={(event) => setName(event.target.value)}
         />
         <Button htmlType="submit" disabled={name.trim() === ""} loading={add.isPending}>
-          Add
+          <Trans>Add</Trans>
         </Button>
       </form>
     </section>
@@ -80,25 +88,25 @@ function WallRow({ wall }: { wall: Wall }) {
   const askRevoke = () =>
     modal.confirm({
       getContainer: layers,
-      title: `Revoke “${wall.name}”?`,
-      content: "Its screen goes dark, and its address opens nothing any more.",
-      okText: "Revoke",
-      cancelText: "Keep it",
+      title: t`Revoke “${wall.name}”?`,
+      content: t`Its screen goes dark, and its address opens nothing any more.`,
+      okText: t`Revoke`,
+      cancelText: t`Keep it`,
       onOk: () => revoke.mutateAsync(wall.id).catch(notice.failed),
     });
   return (
     <li>
       <b>{wall.name}</b>
-      <span className={isThere ? "wall-there" : "wall-gone"}>{isThere ? "● on" : "○ not open"}</span>
+      <span className={isThere ? "wall-there" : "wall-gone"}>{isThere ? "● on" : t`○ not open`}</span>
       <span className="wall-ways">
         <a href={`/wall/${wall.key}`} target="_blank" rel="noreferrer">
-          Open
+          <Trans>Open</Trans>
         </a>
-        <Button size="small" onClick={() => notice.copy(address, "The address is copied.")}>
-          Copy the address
+        <Button size="small" onClick={() => notice.copy(address, t`The address is copied.`)}>
+          <Trans>Copy the address</Trans>
         </Button>
         <Button size="small" onClick={() => setScan((shown) => !shown)}>
-          {scan ? "Hide the code" : "Code to scan"}
+          {scan ? t`Hide the code` : t`Code to scan`}
         </Button>
         {running.length > 0 && (
           <Dropdown
@@ -109,7 +117,9 @@ function WallRow({ wall }: { wall: Wall }) {
               onClick: ({ key }) => show.mutate({ run: Number(key), wall: wall.id }, { onError: notice.failed }),
             }}
           >
-            <Button size="small">Show …</Button>
+            <Button size="small">
+              <Trans>Show …</Trans>
+            </Button>
           </Dropdown>
         )}
         <Dropdown
@@ -117,12 +127,12 @@ function WallRow({ wall }: { wall: Wall }) {
           getPopupContainer={inside}
           menu={{
             items: [
-              { key: "device", label: "Button and bell: stand-ins for devices" },
+              { key: "device", label: t`Button and bell: stand-ins for devices` },
               {
                 key: "keys",
-                label: wall.hasKeys ? "Its keys pause and skip: take that away" : "Let its keys pause and skip",
+                label: wall.hasKeys ? t`Its keys pause and skip: take that away` : t`Let its keys pause and skip`,
               },
-              { key: "revoke", label: "Revoke its address", danger: true },
+              { key: "revoke", label: t`Revoke its address`, danger: true },
             ],
             onClick: ({ key }) => {
               if (key === "device") {
@@ -135,14 +145,14 @@ function WallRow({ wall }: { wall: Wall }) {
             },
           }}
         >
-          <Button size="small" aria-label={`More for ${wall.name}`}>
+          <Button size="small" aria-label={t`More for ${wall.name}`}>
             ⋯
           </Button>
         </Dropdown>
       </span>
       {scan && (
         <span className="wall-code">
-          <QrCode address={address} label={`Address of ${wall.name}`} />
+          <QrCode address={address} label={t`Address of ${wall.name}`} />
           <code>{address}</code>
         </span>
       )}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Select } from "antd";
 import type { components } from "../api/schema";
 import { type Block, newSet } from "./plan";
@@ -13,7 +15,9 @@ export function AddBlock({ formats }: { formats: Format[] }) {
   const add = (block: Block) => change((now) => ({ ...now, blocks: [...now.blocks, block] }));
   return (
     <p className="add-block">
-      <span className="small">Add</span>{" "}
+      <span className="small">
+        <Trans>Add</Trans>
+      </span>{" "}
       {KINDS.map((kind) => (
         <button key={kind} type="button" className="chip" onClick={() => add(emptyBlock(kind))}>
           {kind}
@@ -23,11 +27,11 @@ export function AddBlock({ formats }: { formats: Format[] }) {
         size="small"
         className="bout-format"
         value={null}
-        placeholder="rounds of a bout"
-        aria-label="Rounds of a bout, from memory: check the current rulebook"
+        placeholder={t`rounds of a bout`}
+        aria-label={t`Rounds of a bout, from memory: check the current rulebook`}
         options={formats.map((format) => ({
           value: format.id,
-          label: `${format.sport}, ${format.class}: ${format.rounds} × ${format.seconds / 60} min`,
+          label: t`${format.sport}, ${format.class}: ${format.rounds} × ${format.seconds / 60} min`,
         }))}
         onChange={(id: string | null) => {
           const format = formats.find((one) => one.id === id);
@@ -38,7 +42,9 @@ export function AddBlock({ formats }: { formats: Format[] }) {
         popupMatchSelectWidth={false}
         getPopupContainer={(node) => node.closest("main") ?? node}
       />
-      <span className="small">Formats of bouts are from memory: check the current rulebook.</span>
+      <span className="small">
+        <Trans>Formats of bouts are from memory: check the current rulebook.</Trans>
+      </span>
     </p>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { useRef, useState } from "react";
 import { Failure } from "../ui/Failure";
@@ -23,11 +25,11 @@ export function Advisories({ error }: { error: unknown }) {
       const mended = contentOf(await fixed(content, warning.id));
       // The answer belongs to an earlier content.
       if (newest.current !== content) {
-        notice.warn("The session was changed meanwhile, so nothing was done. Press once more.");
+        notice.warn(t`The session was changed meanwhile, so nothing was done. Press once more.`);
         return;
       }
       change(() => mended);
-      notice.done(`${warning.fix}: done. Undo takes it back.`);
+      notice.done(t`${warning.fix}: done. Undo takes it back.`);
     } catch (failure) {
       notice.failed(failure);
     } finally {
@@ -45,27 +47,37 @@ export function Advisories({ error }: { error: unknown }) {
   return (
     <section
       className={old ? "panel advisories is-old" : "panel advisories"}
-      aria-label="Problems and warnings"
+      aria-label={t`Problems and warnings`}
       aria-live="polite"
     >
       <Failure error={error} />
-      {nothing && <p className="all-well">Nothing stands in the way.</p>}
+      {nothing && (
+        <p className="all-well">
+          <Trans>Nothing stands in the way.</Trans>
+        </p>
+      )}
       <ul>
         {document.changed.map((one) => (
           <li key={one.id} className="advisory is-change">
             <b>{one.name}</b>{" "}
-            {one.archived ? "was archived since it was planned." : "was changed since it was planned."}
+            {one.archived ? t`was archived since it was planned.` : t`was changed since it was planned.`}
             <span className="both">
               <span>
-                <small>planned</small> <b className="numbers">{one.planned.chain}</b>
+                <small>
+                  <Trans>planned</Trans>
+                </small>{" "}
+                <b className="numbers">{one.planned.chain}</b>
               </span>
               <span>
-                <small>now</small> <b className="numbers">{one.now.chain}</b>
+                <small>
+                  <Trans>now</Trans>
+                </small>{" "}
+                <b className="numbers">{one.now.chain}</b>
               </span>
             </span>
             {!one.archived && (
               <Button size="small" onClick={() => change((now) => renewed(now, one.id, one.now))}>
-                Take the new one
+                <Trans>Take the new one</Trans>
               </Button>
             )}
           </li>
@@ -84,8 +96,10 @@ export function Advisories({ error }: { error: unknown }) {
           <li key={`${warning.id} ${warning.message}`} className="advisory">
             {warning.message}{" "}
             <details className="small">
-              <summary>why</summary>
-              {warning.reason} The threshold stands in the house rules.
+              <summary>
+                <Trans>why</Trans>
+              </summary>
+              <Trans>{warning.reason} The threshold stands in the house rules.</Trans>
             </details>
             <Button size="small" loading={fixing === warning.id} onClick={() => fix(warning)}>
               {warning.fix}

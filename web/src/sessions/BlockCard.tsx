@@ -1,4 +1,6 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Input, InputNumber } from "antd";
 import { ActionButton } from "./ActionButton";
 import type { Dragged, Dropped } from "./drag";
@@ -12,8 +14,8 @@ import { clock } from "./time";
 export function BlockCard({ block, at }: { block: Block; at: number }) {
   const { change, document, reasons } = usePlanContext();
   const name = block.name || block.kind;
-  const drag = useDraggable({ id: `block ${at}`, data: { kind: "block", block: at, label: name } satisfies Dragged });
-  const target = useDroppable({ id: `block-target ${at}`, data: { kind: "block", block: at } satisfies Dropped });
+  const drag = useDraggable({ id: t`block ${at}`, data: { kind: "block", block: at, label: name } satisfies Dragged });
+  const target = useDroppable({ id: t`block-target ${at}`, data: { kind: "block", block: at } satisfies Dropped });
   const put = (values: Partial<Block>, typed = false) =>
     change((now) => withBlock(now, at, (b) => ({ ...b, ...values })), typed);
   const own = document?.segments.filter((segment) => segment.place.block === at && segment.kind !== "changeover") ?? [];
@@ -28,7 +30,7 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
       aria-label={name}
     >
       <header className="block-head" ref={drag.setNodeRef}>
-        <button type="button" className="grip" aria-label={`Move ${name}`} {...drag.listeners} {...drag.attributes}>
+        <button type="button" className="grip" aria-label={t`Move ${name}`} {...drag.listeners} {...drag.attributes}>
           ⠿
         </button>
         <Input
@@ -37,12 +39,12 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
           value={block.name}
           placeholder={block.kind}
           maxLength={80}
-          aria-label="Name of the block"
+          aria-label={t`Name of the block`}
           onChange={(event) => put({ name: event.target.value }, true)}
         />
         <b className="block-time">{clock(ms)}</b>
         <span className="small">
-          then{" "}
+          <Trans>then </Trans>
           <InputNumber
             size="small"
             className="tiny"
@@ -51,34 +53,34 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
             step={15}
             value={block.changeover ?? 0}
             onChange={(changeover) => put({ changeover: changeover ?? 0 }, true)}
-            aria-label="Changeover after the block, seconds"
-          />{" "}
-          s
+            aria-label={t`Changeover after the block, seconds`}
+          />
+          <Trans> s</Trans>
         </span>
         <span className="ways">
           <ActionButton
-            label="Up"
+            label={t`Up`}
             sign="up"
             onPress={() => change((now) => ({ ...now, blocks: moved(now.blocks, at, at - 1) }))}
           />
           <ActionButton
-            label="Down"
+            label={t`Down`}
             sign="down"
             onPress={() => change((now) => ({ ...now, blocks: moved(now.blocks, at, at + 1) }))}
           />
           <ActionButton
-            label="Copy"
+            label={t`Copy`}
             sign="copy"
             onPress={() => change((now) => ({ ...now, blocks: copied(now.blocks, at) }))}
           />
           <ActionButton
-            label={block.locked ? "Locked: stays when the rest is made anew" : "Lock"}
+            label={block.locked ? t`Locked: stays when the rest is made anew` : t`Lock`}
             sign={block.locked ? "locked" : "open"}
             pressed={block.locked ?? false}
             onPress={() => put({ locked: !block.locked })}
           />
           <ActionButton
-            label="Take out"
+            label={t`Take out`}
             sign="out"
             onPress={() => change((now) => ({ ...now, blocks: without(now.blocks, at) }))}
           />
@@ -86,7 +88,7 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
       </header>
       {why.length > 0 && (
         <details className="why">
-          <summary>{why.length === 1 ? why[0]?.message : `Why: ${why.length} reasons`}</summary>
+          <summary>{why.length === 1 ? why[0]?.message : t`Why: ${why.length} reasons`}</summary>
           {why.length > 1 && (
             <ul>
               {why.map((reason) => (
@@ -113,7 +115,7 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
           change((now) => withBlock(now, at, (b) => ({ ...b, rounds: [...b.rounds, nextRound(b.rounds)] })))
         }
       >
-        + round
+        <Trans>+ round</Trans>
       </button>
     </section>
   );

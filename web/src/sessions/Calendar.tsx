@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link } from "react-router";
 import type { PlanRow } from "../api/client";
 import { longDay, shortDay } from "./time";
@@ -16,7 +18,7 @@ interface Props {
 export function Calendar({ weeks, today, month, plans, old, onNew }: Props) {
   const empty = plans.length === 0;
   return (
-    <section className={old ? "calendar is-old" : "calendar"} aria-label="Calendar" aria-busy={old}>
+    <section className={old ? "calendar is-old" : "calendar"} aria-label={t`Calendar`} aria-busy={old}>
       {weeks.map((days) => (
         <ol key={days[0]} className={month ? "calendar-week calendar-low" : "calendar-week"}>
           {days.map((day) => (
@@ -33,7 +35,7 @@ export function Calendar({ weeks, today, month, plans, old, onNew }: Props) {
                 <button
                   type="button"
                   className="calendar-add"
-                  aria-label={`Plan a session on ${longDay(day)}`}
+                  aria-label={t`Plan a session on ${longDay(day)}`}
                   onClick={() => onNew(day)}
                 >
                   +
@@ -45,9 +47,9 @@ export function Calendar({ weeks, today, month, plans, old, onNew }: Props) {
                   <Link key={plan.id} to={`/sessions/${plan.id}`} className="calendar-plan">
                     <b>{plan.startsAt?.slice(11)}</b> <span>{plan.name}</span>
                     <small>
-                      {Math.round(plan.lengthMs / 60_000)} min
+                      <Trans>{Math.round(plan.lengthMs / 60_000)} min</Trans>
                       {plan.problems > 0 && (
-                        <em> · {plan.problems === 1 ? "1 problem" : `${plan.problems} problems`}</em>
+                        <em> · {plan.problems === 1 ? "1 problem" : t`${plan.problems} problems`}</em>
                       )}
                     </small>
                   </Link>
@@ -58,7 +60,7 @@ export function Calendar({ weeks, today, month, plans, old, onNew }: Props) {
       ))}
       {empty && !old && (
         <p className="calendar-empty small">
-          Nothing is planned on these days. Press + on a day, or plan the next session of a course below.
+          <Trans>Nothing is planned on these days. Press + on a day, or plan the next session of a course below.</Trans>
         </p>
       )}
     </section>

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Input } from "antd";
 import { useState } from "react";
 
@@ -18,8 +19,8 @@ export function CombinationField({ empty, onAdd }: { empty: boolean; onAdd: (cha
       className="set-field"
       value={text}
       maxLength={1000}
-      placeholder={empty ? "type a combination, or drop one in" : "another"}
-      aria-label="Type a combination"
+      placeholder={empty ? t`type a combination, or drop one in` : "another"}
+      aria-label={t`Type a combination`}
       onChange={(event) => setText(event.target.value)}
       onPressEnter={add}
       onBlur={add}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Checkbox, Drawer, Input, InputNumber, Select } from "antd";
 import { type FormEvent, useState } from "react";
 import type { Course, CourseRequest, Training } from "../api/client";
@@ -9,14 +11,14 @@ import { GROUPS, LEVELS, MEDIA, RULES, STANCES } from "../ui/words";
 import { useSaveCourse, useShelveCourse } from "./usePlans";
 
 const WEEKDAYS = [
-  { value: 0, label: "no fixed day" },
-  { value: 1, label: "Monday" },
-  { value: 2, label: "Tuesday" },
-  { value: 3, label: "Wednesday" },
-  { value: 4, label: "Thursday" },
-  { value: 5, label: "Friday" },
-  { value: 6, label: "Saturday" },
-  { value: 7, label: "Sunday" },
+  { value: 0, label: t`no fixed day` },
+  { value: 1, label: t`Monday` },
+  { value: 2, label: t`Tuesday` },
+  { value: 3, label: t`Wednesday` },
+  { value: 4, label: t`Thursday` },
+  { value: 5, label: t`Friday` },
+  { value: 6, label: t`Saturday` },
+  { value: 7, label: t`Sunday` },
 ];
 
 const NEW: Required<Omit<CourseRequest, "weekday" | "time">> & Pick<CourseRequest, "weekday" | "time"> = {
@@ -66,7 +68,7 @@ export function CourseDrawer({ course, training, onClose }: Props) {
     event.preventDefault();
     save.mutate(form, {
       onSuccess: (saved) => {
-        notice.done(course === null ? `${saved.name} is made.` : `${saved.name} is saved.`);
+        notice.done(course === null ? t`${saved.name} is made.` : t`${saved.name} is saved.`);
         onClose();
       },
     });
@@ -77,12 +79,12 @@ export function CourseDrawer({ course, training, onClose }: Props) {
       getContainer={layers}
       open
       onClose={onClose}
-      title={course === null ? "New course" : course.name}
+      title={course === null ? t`New course` : course.name}
       size={440}
       footer={
         <span className="drawer-foot">
           <Button type="primary" htmlType="submit" form="course" loading={save.isPending}>
-            {course === null ? "Make the course" : "Save"}
+            {course === null ? t`Make the course` : t`Save`}
           </Button>
           {course !== null && (
             <Button
@@ -90,14 +92,14 @@ export function CourseDrawer({ course, training, onClose }: Props) {
               onClick={() =>
                 shelve.mutate(course, {
                   onSuccess: () => {
-                    notice.done(`${course.name} is archived; its sessions stay.`);
+                    notice.done(t`${course.name} is archived; its sessions stay.`);
                     onClose();
                   },
                   onError: notice.failed,
                 })
               }
             >
-              Archive
+              <Trans>Archive</Trans>
             </Button>
           )}
         </span>
@@ -105,34 +107,60 @@ export function CourseDrawer({ course, training, onClose }: Props) {
     >
       <form id="course" className="course-form" onSubmit={submit}>
         <Failure error={save.error} />
-        <label htmlFor="course-name">Name</label>
+        <label htmlFor="course-name">
+          <Trans>Name</Trans>
+        </label>
         <Input
           id="course-name"
           autoFocus
           value={form.name}
           maxLength={80}
           onChange={(event) => put({ name: event.target.value })}
-          placeholder="Such as Tuesday beginners"
+          placeholder={t`Such as Tuesday beginners`}
         />
-        <span className="field-name">Rules</span>
-        <Segmented block value={form.rules} options={RULES} onChange={(rules) => put({ rules })} aria-label="Rules" />
-        <span className="field-name">Group</span>
-        <Segmented block value={form.group} options={GROUPS} onChange={(group) => put({ group })} aria-label="Group" />
-        <span className="field-name">Mostly on</span>
+        <span className="field-name">
+          <Trans>Rules</Trans>
+        </span>
+        <Segmented
+          block
+          value={form.rules}
+          options={RULES}
+          onChange={(rules) => put({ rules })}
+          aria-label={t`Rules`}
+        />
+        <span className="field-name">
+          <Trans>Group</Trans>
+        </span>
+        <Segmented
+          block
+          value={form.group}
+          options={GROUPS}
+          onChange={(group) => put({ group })}
+          aria-label={t`Group`}
+        />
+        <span className="field-name">
+          <Trans>Mostly on</Trans>
+        </span>
         <Segmented
           block
           value={form.medium}
           options={MEDIA}
           onChange={(medium) => put({ medium })}
-          aria-label="Medium"
+          aria-label={t`Medium`}
         />
-        <span className="field-name">Levels, a track each</span>
+        <span className="field-name">
+          <Trans>Levels, a track each</Trans>
+        </span>
         <Checkbox.Group value={form.levels} options={LEVELS} onChange={(levels) => put({ levels })} />
-        <span className="field-name">Stances</span>
+        <span className="field-name">
+          <Trans>Stances</Trans>
+        </span>
         <Checkbox.Group value={form.stances} options={STANCES} onChange={(stances) => put({ stances })} />
         <span className="pair">
           <span>
-            <label htmlFor="course-day">Day</label>
+            <label htmlFor="course-day">
+              <Trans>Day</Trans>
+            </label>
             <Select
               id="course-day"
               value={form.weekday ?? 0}
@@ -142,7 +170,9 @@ export function CourseDrawer({ course, training, onClose }: Props) {
             />
           </span>
           <span>
-            <label htmlFor="course-time">Time</label>
+            <label htmlFor="course-time">
+              <Trans>Time</Trans>
+            </label>
             <Input
               id="course-time"
               type="time"
@@ -151,7 +181,9 @@ export function CourseDrawer({ course, training, onClose }: Props) {
             />
           </span>
           <span>
-            <label htmlFor="course-minutes">Minutes</label>
+            <label htmlFor="course-minutes">
+              <Trans>Minutes</Trans>
+            </label>
             <InputNumber
               id="course-minutes"
               min={15}
@@ -161,10 +193,14 @@ export function CourseDrawer({ course, training, onClose }: Props) {
             />
           </span>
         </span>
-        <span className="field-name">From session to session: first the rest is cut, then the round grows</span>
+        <span className="field-name">
+          <Trans>From session to session: first the rest is cut, then the round grows</Trans>
+        </span>
         <span className="pair">
           <span>
-            <label htmlFor="course-work">Round, s</label>
+            <label htmlFor="course-work">
+              <Trans>Round, s</Trans>
+            </label>
             <InputNumber
               id="course-work"
               min={30}
@@ -174,7 +210,9 @@ export function CourseDrawer({ course, training, onClose }: Props) {
             />
           </span>
           <span>
-            <label htmlFor="course-longest">up to, s</label>
+            <label htmlFor="course-longest">
+              <Trans>up to, s</Trans>
+            </label>
             <InputNumber
               id="course-longest"
               min={30}
@@ -184,7 +222,9 @@ export function CourseDrawer({ course, training, onClose }: Props) {
             />
           </span>
           <span>
-            <label htmlFor="course-step">by, s</label>
+            <label htmlFor="course-step">
+              <Trans>by, s</Trans>
+            </label>
             <InputNumber
               id="course-step"
               min={5}
@@ -194,7 +234,9 @@ export function CourseDrawer({ course, training, onClose }: Props) {
             />
           </span>
         </span>
-        <label htmlFor="course-rests">Rests, s, one after the other</label>
+        <label htmlFor="course-rests">
+          <Trans>Rests, s, one after the other</Trans>
+        </label>
         <Select
           id="course-rests"
           mode="tags"
@@ -204,7 +246,9 @@ export function CourseDrawer({ course, training, onClose }: Props) {
           open={false}
           suffixIcon={null}
         />
-        <label htmlFor="course-note">Note</label>
+        <label htmlFor="course-note">
+          <Trans>Note</Trans>
+        </label>
         <Input.TextArea
           id="course-note"
           rows={3}

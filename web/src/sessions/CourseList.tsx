@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { Link } from "react-router";
 import type { Course, PlanRow } from "../api/client";
@@ -26,19 +28,21 @@ export function CourseList({ courses, plans, making, head, next, onEdit, onHand,
   const archived = courses.filter((course) => course.archived);
   const put = (course: Course) => shelve.mutate(course, { onError: notice.failed });
   return (
-    <section className="panel block" aria-label="Courses">
+    <section className="panel block" aria-label={t`Courses`}>
       <h2>
-        Courses
+        <Trans>Courses</Trans>
         {head && (
           <Button size="small" className="beside-title" onClick={() => onEdit("new")}>
-            New course
+            <Trans>New course</Trans>
           </Button>
         )}
       </h2>
       {used.length === 0 && (
         <p className="small">
-          A course is a group that trains regularly.{" "}
-          {head ? "Make one, and its next session is planned in one press." : "The head coach makes them."}
+          <Trans>
+            A course is a group that trains regularly.{" "}
+            {head ? t`Make one, and its next session is planned in one press.` : t`The head coach makes them.`}
+          </Trans>
         </p>
       )}
       <ul className="courses">
@@ -51,24 +55,28 @@ export function CourseList({ courses, plans, making, head, next, onEdit, onHand,
                   {course.name}
                   {head && (
                     <button type="button" className="link-button" onClick={() => onEdit(course)}>
-                      change
+                      <Trans>change</Trans>
                     </button>
                   )}
                 </h3>
                 <p className="small">
-                  {RULES.find((rules) => rules.value === course.rules)?.label} · level {course.levels.join(", ")} ·{" "}
-                  {course.medium} · {course.minutes} min
+                  <Trans>
+                    {RULES.find((rules) => rules.value === course.rules)?.label} · level {course.levels.join(", ")} ·{" "}
+                    {course.medium} · {course.minutes} min
+                  </Trans>
                 </p>
                 <p className="small">
                   {coming ? (
                     <>
-                      Next:{" "}
-                      <Link to={`/sessions/${coming.id}`}>
-                        {shortDay(coming.startsAt?.slice(0, 10) ?? "")}, {coming.startsAt?.slice(11)}, {coming.name}
-                      </Link>
+                      <Trans>
+                        Next:{" "}
+                        <Link to={`/sessions/${coming.id}`}>
+                          {shortDay(coming.startsAt?.slice(0, 10) ?? "")}, {coming.startsAt?.slice(11)}, {coming.name}
+                        </Link>
+                      </Trans>
                     </>
                   ) : (
-                    "Nothing is planned yet."
+                    t`Nothing is planned yet.`
                   )}
                 </p>
               </div>
@@ -77,12 +85,12 @@ export function CourseList({ courses, plans, making, head, next, onEdit, onHand,
                   type="primary"
                   loading={making === `press ${course.id}`}
                   onClick={() => onPress(course)}
-                  title={`For ${longDay(next(course))}, from what is due`}
+                  title={t`For ${longDay(next(course))}, from what is due`}
                 >
-                  Plan {shortDay(next(course))} in one press
+                  <Trans>Plan {shortDay(next(course))} in one press</Trans>
                 </Button>
                 <Button loading={making === `hand ${course.id}`} onClick={() => onHand(course)}>
-                  Plan by hand
+                  <Trans>Plan by hand</Trans>
                 </Button>
               </div>
             </li>
@@ -92,13 +100,13 @@ export function CourseList({ courses, plans, making, head, next, onEdit, onHand,
       {archived.length > 0 && head && (
         <details className="small">
           <summary>
-            {archived.length === 1 ? "One course is archived" : `${archived.length} courses are archived`}
+            {archived.length === 1 ? t`One course is archived` : t`${archived.length} courses are archived`}
           </summary>
           {archived.map((course) => (
             <p key={course.id}>
               {course.name}{" "}
               <button type="button" className="link-button" onClick={() => put(course)}>
-                restore
+                <Trans>restore</Trans>
               </button>
             </p>
           ))}

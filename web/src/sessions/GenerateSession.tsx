@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, InputNumber, Modal, Select } from "antd";
 import { useState } from "react";
 import { useCourses } from "../api/useCourses";
@@ -12,9 +14,9 @@ import type { Planner } from "./usePlanner";
 import { composed } from "./usePlans";
 
 const AIMS: { value: "due" | "theme" | "weapon"; label: string }[] = [
-  { value: "due", label: "What is due" },
-  { value: "theme", label: "A theme" },
-  { value: "weapon", label: "A weapon" },
+  { value: "due", label: t`What is due` },
+  { value: "theme", label: t`A theme` },
+  { value: "weapon", label: t`A weapon` },
 ];
 
 /** Generates the session from course, minutes, aim and seed; locked parts stay. */
@@ -65,52 +67,64 @@ export function GenerateSession({
     }
   };
   return (
-    <Modal getContainer={layers} open onCancel={onClose} footer={null} title="In one press">
+    <Modal getContainer={layers} open onCancel={onClose} footer={null} title={t`In one press`}>
       <div className="course-form">
         <Failure error={error} />
-        {courses.length === 0 && <p>There is no course yet. The head coach makes one on the page of the sessions.</p>}
-        <label htmlFor="press-course">Course</label>
+        {courses.length === 0 && (
+          <p>
+            <Trans>There is no course yet. The head coach makes one on the page of the sessions.</Trans>
+          </p>
+        )}
+        <label htmlFor="press-course">
+          <Trans>Course</Trans>
+        </label>
         <Select
           id="press-course"
           value={chosen}
           options={courses.map((one) => ({ value: one.id, label: one.name }))}
           onChange={(next: number) => setCourse(next)}
         />
-        <label htmlFor="press-minutes">Minutes</label>
+        <label htmlFor="press-minutes">
+          <Trans>Minutes</Trans>
+        </label>
         <InputNumber
           id="press-minutes"
           min={15}
           max={180}
           value={minutes}
-          placeholder="as the course"
+          placeholder={t`as the course`}
           onChange={setMinutes}
         />
-        <span className="field-name">About</span>
+        <span className="field-name">
+          <Trans>About</Trans>
+        </span>
         <Segmented
           block
           value={aim}
           options={AIMS}
-          aria-label="Aim"
+          aria-label={t`Aim`}
           onChange={(next) => {
             setAim(next);
             setValue(next === "theme" ? (themes[0]?.value ?? null) : next === "weapon" ? "hand" : null);
           }}
         />
         {aim === "theme" && (
-          <Select aria-label="Theme" value={value} options={themes} onChange={(next: string) => setValue(next)} />
+          <Select aria-label={t`Theme`} value={value} options={themes} onChange={(next: string) => setValue(next)} />
         )}
         {aim === "weapon" && (
-          <Select aria-label="Weapon" value={value} options={LIMBS} onChange={(next: string) => setValue(next)} />
+          <Select aria-label={t`Weapon`} value={value} options={LIMBS} onChange={(next: string) => setValue(next)} />
         )}
-        <label htmlFor="press-seed">Seed: another one, another session</label>
+        <label htmlFor="press-seed">
+          <Trans>Seed: another one, another session</Trans>
+        </label>
         <InputNumber id="press-seed" min={0} max={2_000_000_000} value={seed} onChange={(next) => setSeed(next ?? 1)} />
         <p className="small">
           {locked > 0
-            ? `${locked === 1 ? "One locked part stays" : `${locked} locked parts stay`}; the rest is made anew.`
-            : "All of it is made anew. Lock a round or a block to keep it. Undo brings back what is here now."}
+            ? t`${locked === 1 ? t`One locked part stays` : t`${locked} locked parts stay`}; the rest is made anew.`
+            : t`All of it is made anew. Lock a round or a block to keep it. Undo brings back what is here now.`}
         </p>
         <Button type="primary" loading={making} disabled={chosen === null} onClick={make}>
-          {locked > 0 ? "Make the rest anew" : "Make the session"}
+          {locked > 0 ? t`Make the rest anew` : t`Make the session`}
         </Button>
       </div>
     </Modal>

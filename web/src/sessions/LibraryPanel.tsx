@@ -1,4 +1,6 @@
 import { useDraggable } from "@dnd-kit/core";
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button, Input, Select } from "antd";
 import { useState } from "react";
 import type { CombinationRow } from "../api/client";
@@ -36,37 +38,38 @@ export function LibraryPanel() {
     const place = selected?.set === undefined ? null : selected;
     const set = place && setsAt(content, place)[place.set ?? -1];
     if (!place || !set) {
-      notice.warn("Choose a set first: press into it, then +. Or drag the combination there.");
+      notice.warn(t`Choose a set first: press into it, then +. Or drag the combination there.`);
       return;
     }
     const most = drills.find((drill) => drill.id === set.drill)?.most ?? 1;
     if (most === 0) {
-      notice.warn("This drill takes no combination. Choose another drill, or another set.");
+      notice.warn(t`This drill takes no combination. Choose another drill, or another set.`);
       return;
     }
     change((now) => withSet(now, place, (one) => dropped(one, planned(row), most)));
   };
   return (
-    <section className="library-panel panel" aria-label="Library">
+    <section className="library-panel panel" aria-label={t`Library`}>
       <Input.Search
         allowClear
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
-        placeholder="Search the library"
-        aria-label="Search the library"
+        placeholder={t`Search the library`}
+        aria-label={t`Search the library`}
       />
       <span className="library-narrow">
         <Select
           size="small"
           value={view}
-          aria-label="Saved view"
-          options={[{ value: 0, label: "no saved view" }, ...views.map((one) => ({ value: one.id, label: one.name }))]}
+          aria-label={t`Saved view`}
+          options={[{ value: 0, label: t`no saved view` }, ...views.map((one) => ({ value: one.id, label: one.name }))]}
           onChange={setView}
           popupMatchSelectWidth={false}
           getPopupContainer={(node) => node.closest("main") ?? node}
         />
         <label className="small">
-          <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} /> all rules
+          <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} />{" "}
+          <Trans>all rules</Trans>
         </label>
       </span>
       <ul className={found.isPlaceholderData ? "library-rows is-old" : "library-rows"} aria-busy={found.isFetching}>
@@ -75,10 +78,14 @@ export function LibraryPanel() {
         ))}
       </ul>
       {found.data && rows.length === 0 && (
-        <p className="small">Nothing that flows fits. {all ? "Look for less." : "Look in all rules, or for less."}</p>
+        <p className="small">
+          <Trans>Nothing that flows fits. {all ? t`Look for less.` : t`Look in all rules, or for less.`}</Trans>
+        </p>
       )}
       {(found.data?.total ?? 0) > rows.length && (
-        <p className="small">{found.data?.total} fit; narrow the search to see others.</p>
+        <p className="small">
+          <Trans>{found.data?.total} fit; narrow the search to see others.</Trans>
+        </p>
       )}
     </section>
   );
@@ -90,7 +97,7 @@ function planned(row: CombinationRow): PlannedChain {
 
 function Row({ row, onPut }: { row: CombinationRow; onPut: () => void }) {
   const drag = useDraggable({
-    id: `library ${row.id}`,
+    id: t`library ${row.id}`,
     data: { kind: "chain", chain: planned(row), label: row.text } satisfies Dragged,
   });
   return (
@@ -100,7 +107,7 @@ function Row({ row, onPut }: { row: CombinationRow; onPut: () => void }) {
         className="library-grip"
         {...drag.listeners}
         {...drag.attributes}
-        aria-label={`Drag ${row.name} into a set`}
+        aria-label={t`Drag ${row.name} into a set`}
       >
         <b className="numbers">{row.text}</b>
         <small>
@@ -108,7 +115,7 @@ function Row({ row, onPut }: { row: CombinationRow; onPut: () => void }) {
         </small>
         <CombinationLine drawing={row.line} name={row.name} />
       </button>
-      <Button size="small" aria-label={`Put ${row.name} into the chosen set`} onClick={onPut}>
+      <Button size="small" aria-label={t`Put ${row.name} into the chosen set`} onClick={onPut}>
         +
       </Button>
     </li>

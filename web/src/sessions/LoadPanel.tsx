@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useState } from "react";
 import type { SessionLoad } from "../api/client";
 import { Segmented } from "../ui/Segmented";
@@ -15,19 +17,21 @@ export function LoadPanel() {
   const of = document.tracks[Math.min(track, document.tracks.length - 1)];
   const over = content.minutes ? document.lengthMs - 60_000 * content.minutes : 0;
   return (
-    <section className={old ? "panel load is-old" : "panel load"} aria-label="Load" aria-busy={old}>
+    <section className={old ? "panel load is-old" : "panel load"} aria-label={t`Load`} aria-busy={old}>
       <p className="totals">
         <b className={over > 0 ? "numbers is-over" : "numbers"}>{clock(document.lengthMs)}</b>
         <span className="small">
           {content.minutes
             ? over > 0
-              ? `${clock(over)} over ${content.minutes} min`
-              : `${clock(-over)} left of ${content.minutes} min`
-            : "in all"}
+              ? t`${clock(over)} over ${content.minutes} min`
+              : t`${clock(-over)} left of ${content.minutes} min`
+            : t`in all`}
           {of && (
             <>
-              <br />
-              {clock(of.workMs)} work, {clock(of.restMs)} rest
+              <Trans>
+                <br />
+                {clock(of.workMs)} work, {clock(of.restMs)} rest
+              </Trans>
             </>
           )}
         </span>
@@ -39,18 +43,20 @@ export function LoadPanel() {
           value={track}
           options={document.tracks.map((one, value) => ({ value, label: one.name }))}
           onChange={setTrack}
-          aria-label="Load of which track"
+          aria-label={t`Load of which track`}
         />
       )}
       {of && (
         <div className="stances">
-          <StanceLoad title="orthodox" load={of.load.orthodox} />
-          <StanceLoad title="southpaw" load={of.load.southpaw} />
+          <StanceLoad title={t`orthodox`} load={of.load.orthodox} />
+          <StanceLoad title={t`southpaw`} load={of.load.southpaw} />
         </div>
       )}
       <p className="small load-note">
-        Counted from work, length at tempo and the gap between repetitions of the level.
-        {of && of.load.orthodox.free >= 1 && ` ${Math.round(of.load.orthodox.free)} free strikes have no side.`}
+        <Trans>
+          Counted from work, length at tempo and the gap between repetitions of the level.
+          {of && of.load.orthodox.free >= 1 && t` ${Math.round(of.load.orthodox.free)} free strikes have no side.`}
+        </Trans>
       </p>
     </section>
   );
@@ -59,9 +65,12 @@ export function LoadPanel() {
 function StanceLoad({ title, load }: { title: string; load: SessionLoad }) {
   const limbs = LIMBS.map(({ value, label }) => ({ label, value: load.byLimb[value] ?? 0, kind: value }));
   return (
-    <section className="stance-load" aria-label={`Load, ${title}`}>
+    <section className="stance-load" aria-label={t`Load, ${title}`}>
       <h2>
-        {title} <small>{Math.round(load.strikes)} strikes</small>
+        {title}{" "}
+        <small>
+          <Trans>{Math.round(load.strikes)} strikes</Trans>
+        </small>
       </h2>
       <Sides left={load.bySide.left} right={load.bySide.right} />
       <Bars parts={limbs} />
@@ -73,8 +82,10 @@ function StanceLoad({ title, load }: { title: string; load: SessionLoad }) {
         }))}
       />
       <p className="small">
-        {clock(load.stanceMs.orthodox ?? 0)} orthodox, {clock(load.stanceMs.southpaw ?? 0)} southpaw
-        {load.jabShare !== null && `, ${Math.round(100 * load.jabShare)} % open with the jab`}
+        <Trans>
+          {clock(load.stanceMs.orthodox ?? 0)} orthodox, {clock(load.stanceMs.southpaw ?? 0)} southpaw
+          {load.jabShare !== null && t`, ${Math.round(100 * load.jabShare)} % open with the jab`}
+        </Trans>
       </p>
     </section>
   );
@@ -84,14 +95,18 @@ function StanceLoad({ title, load }: { title: string; load: SessionLoad }) {
 function Sides({ left, right }: { left: number; right: number }) {
   const most = Math.max(left, right, 1);
   return (
-    <div className="sides" role="img" aria-label={`${Math.round(left)} left, ${Math.round(right)} right`}>
+    <div className="sides" role="img" aria-label={t`${Math.round(left)} left, ${Math.round(right)} right`}>
       <span className="side side-left">
         <i style={{ width: `${(100 * left) / most}%` }} />
-        <b>L {Math.round(left)}</b>
+        <b>
+          <Trans>L {Math.round(left)}</Trans>
+        </b>
       </span>
       <span className="side side-right">
         <i style={{ width: `${(100 * right) / most}%` }} />
-        <b>R {Math.round(right)}</b>
+        <b>
+          <Trans>R {Math.round(right)}</Trans>
+        </b>
       </span>
     </div>
   );

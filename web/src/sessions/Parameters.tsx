@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Checkbox, Input, InputNumber, Select } from "antd";
 import type { Drill, DrillParameter } from "../api/client";
 import { Segmented } from "../ui/Segmented";
@@ -37,8 +38,8 @@ export function Parameters({
         size="small"
         value={set.note ?? ""}
         maxLength={1000}
-        placeholder="Note"
-        aria-label="Note of the set"
+        placeholder={t`Note`}
+        aria-label={t`Note of the set`}
         onChange={(event) => onPut({ note: event.target.value }, true)}
       />
     </div>
@@ -77,7 +78,7 @@ function Field({
           // What is being typed is not a list of numbers yet.
           key={JSON.stringify(value)}
           defaultValue={(value as number[]).join(", ")}
-          placeholder="shared equally"
+          placeholder={t`shared equally`}
           suffix={parameter.unit}
           aria-label={parameter.title}
           onBlur={(event) => {

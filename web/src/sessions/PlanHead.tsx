@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Plural, Trans } from "@lingui/react/macro";
 import { Button, Dropdown, Input, InputNumber, Modal, Select } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -16,10 +18,10 @@ import { Versions } from "./Versions";
 
 const SAVING: Record<Saving, string> = {
   saved: "saved",
-  waiting: "not saved yet …",
-  saving: "saving …",
-  failed: "not saved; trying again",
-  changed: "changed by somebody else",
+  waiting: t`not saved yet …`,
+  saving: t`saving …`,
+  failed: t`not saved; trying again`,
+  changed: t`changed by somebody else`,
 };
 
 /** The head of the planner: name, time, course, actions, and the state of saving. */
@@ -49,12 +51,12 @@ export function PlanHead({
         ...draft,
         isTemplate,
         startsAt: null,
-        name: isTemplate ? draft.name : `${draft.name}, copy`,
+        name: isTemplate ? draft.name : t`${draft.name}, copy`,
         content: { ...draft.content },
       },
       {
         onSuccess: (made) => {
-          notice.done(isTemplate ? "Kept as a template." : "This is the copy; it has no day yet.");
+          notice.done(isTemplate ? t`Kept as a template.` : t`This is the copy; it has no day yet.`);
           if (!isTemplate) {
             navigate(`/sessions/${made.id}`);
           }
@@ -77,7 +79,7 @@ export function PlanHead({
       <Link
         to={draft.startsAt ? `/sessions?day=${draft.startsAt.slice(0, 10)}` : "/sessions"}
         className="back"
-        aria-label="To the sessions"
+        aria-label={t`To the sessions`}
       >
         ‹
       </Link>
@@ -86,17 +88,19 @@ export function PlanHead({
         variant="borderless"
         value={draft.name}
         maxLength={120}
-        aria-label="Name of the session"
+        aria-label={t`Name of the session`}
         status={draft.name.trim() === "" ? "error" : undefined}
         onChange={(event) => put({ name: event.target.value }, true)}
       />
       {draft.isTemplate ? (
-        <span className="tag">template</span>
+        <span className="tag">
+          <Trans>template</Trans>
+        </span>
       ) : (
         <input
           type="datetime-local"
           className="plan-when"
-          aria-label="Day and time"
+          aria-label={t`Day and time`}
           value={draft.startsAt ?? ""}
           onChange={(event) => put({ startsAt: event.target.value || null })}
         />
@@ -104,9 +108,9 @@ export function PlanHead({
       <Select
         className="plan-course"
         value={draft.course ?? 0}
-        aria-label="Course"
+        aria-label={t`Course`}
         options={[
-          { value: 0, label: "no course" },
+          { value: 0, label: t`no course` },
           ...courses
             .filter((one) => !one.archived || one.id === draft.course)
             .map((one) => ({ value: one.id, label: one.name })),
@@ -116,30 +120,32 @@ export function PlanHead({
         getPopupContainer={inside}
       />
       <span className="plan-ways">
-        <Button onClick={planner.undo} disabled={!planner.canUndo} aria-label="Undo" title="Undo, Ctrl Z">
+        <Button onClick={planner.undo} disabled={!planner.canUndo} aria-label={t`Undo`} title={t`Undo, Ctrl Z`}>
           ↶
         </Button>
-        <Button onClick={planner.redo} disabled={!planner.canRedo} aria-label="Redo" title="Redo, Ctrl Shift Z">
+        <Button onClick={planner.redo} disabled={!planner.canRedo} aria-label={t`Redo`} title={t`Redo, Ctrl Shift Z`}>
           ↷
         </Button>
-        <Button onClick={() => setOpen("press")}>In one press</Button>
+        <Button onClick={() => setOpen("press")}>
+          <Trans>In one press</Trans>
+        </Button>
         <Button
           type="primary"
           disabled={planner.saving !== "saved" || draft.isTemplate}
-          title={draft.isTemplate ? "A template is copied first" : "Start it on the walls"}
+          title={draft.isTemplate ? t`A template is copied first` : t`Start it on the walls`}
           onClick={() => setOpen("run")}
         >
-          Run
+          <Trans>Run</Trans>
         </Button>
         <ExportMenu
           items={[
             {
-              label: files("") === null ? "Sheet for the coach: when it is saved" : "Sheet for the coach, PDF",
+              label: files("") === null ? t`Sheet for the coach: when it is saved` : t`Sheet for the coach, PDF`,
               to: files("sheet.pdf"),
             },
-            { label: "Sheet for the door, PDF", to: files("door.pdf") },
-            { label: "Cues, WebVTT", to: files("cues.vtt") },
-            { label: "The plan, JSON", to: files("plan.json") },
+            { label: t`Sheet for the door, PDF`, to: files("door.pdf") },
+            { label: t`Cues, WebVTT`, to: files("cues.vtt") },
+            { label: t`The plan, JSON`, to: files("plan.json") },
           ]}
         />
         <Dropdown
@@ -147,11 +153,11 @@ export function PlanHead({
           getPopupContainer={inside}
           menu={{
             items: [
-              { key: "settings", label: "Rules, medium, tracks …" },
-              { key: "versions", label: "History" },
-              { key: "copy", label: "Copy" },
-              { key: "template", label: "Keep as a template" },
-              { key: "archive", label: plan.archived ? "Restore the session" : "Archive the session", danger: true },
+              { key: "settings", label: t`Rules, medium, tracks …` },
+              { key: "versions", label: t`History` },
+              { key: "copy", label: t`Copy` },
+              { key: "template", label: t`Keep as a template` },
+              { key: "archive", label: plan.archived ? t`Restore the session` : t`Archive the session`, danger: true },
             ],
             onClick: ({ key }) => {
               if (key === "settings" || key === "versions") {
@@ -164,7 +170,7 @@ export function PlanHead({
             },
           }}
         >
-          <Button aria-label="More">⋯</Button>
+          <Button aria-label={t`More`}>⋯</Button>
         </Dropdown>
       </span>
       <span className={`saving saving-${planner.saving}`} role="status">
@@ -173,25 +179,28 @@ export function PlanHead({
       </span>
       {planner.others.length > 0 && (
         <span className="others" role="status">
-          {planner.others.join(", ")} {planner.others.length === 1 ? "has" : "have"} this session open, too.
+          <Trans>
+            {planner.others.join(", ")} <Plural value={planner.others.length} one="has" other="have" /> this session
+            open, too.
+          </Trans>
         </span>
       )}
       {plan.archived && (
         <p className="conflict" role="status">
-          This session is archived: it is in no week any more, and calendars show it as cancelled.
+          <Trans>This session is archived: it is in no week any more, and calendars show it as cancelled.</Trans>
           <Button size="small" loading={shelving.isPending} onClick={() => void shelve()}>
-            Restore it
+            <Trans>Restore it</Trans>
           </Button>
         </p>
       )}
       {planner.saving === "changed" && (
         <p className="conflict" role="alert">
-          {planner.trouble} What you wrote is still here.
+          <Trans>{planner.trouble} What you wrote is still here.</Trans>
           <Button size="small" onClick={() => void planner.takeTheirs().catch(notice.failed)}>
-            Take theirs; undo brings mine back
+            <Trans>Take theirs; undo brings mine back</Trans>
           </Button>
           <Button size="small" onClick={() => void planner.keepMine().catch(notice.failed)}>
-            Keep mine; theirs stays in the history
+            <Trans>Keep mine; theirs stays in the history</Trans>
           </Button>
         </p>
       )}
@@ -203,7 +212,7 @@ export function PlanHead({
         open={open === "settings"}
         onCancel={() => setOpen(null)}
         footer={null}
-        title="Rules, medium, tracks"
+        title={t`Rules, medium, tracks`}
         destroyOnHidden
       >
         <Settings planner={planner} document={document} />
@@ -221,22 +230,32 @@ function Settings({ planner, document }: { planner: Planner; document: SessionDo
     put({ tracks: content.tracks.map((one, place) => (place === at ? { ...one, ...values } : one)) });
   return (
     <div className="course-form">
-      <label htmlFor="plan-minutes">Minutes that there are</label>
+      <label htmlFor="plan-minutes">
+        <Trans>Minutes that there are</Trans>
+      </label>
       <InputNumber
         id="plan-minutes"
         min={1}
         max={360}
         value={content.minutes ?? null}
         onChange={(minutes) => put({ minutes })}
-        placeholder="as long as it takes"
+        placeholder={t`as long as it takes`}
       />
-      <label htmlFor="plan-rules">Rules</label>
+      <label htmlFor="plan-rules">
+        <Trans>Rules</Trans>
+      </label>
       <Select id="plan-rules" value={content.rules} options={RULES} onChange={(rules) => put({ rules })} />
-      <label htmlFor="plan-group">Group</label>
+      <label htmlFor="plan-group">
+        <Trans>Group</Trans>
+      </label>
       <Select id="plan-group" value={content.group} options={GROUPS} onChange={(group) => put({ group })} />
-      <label htmlFor="plan-medium">Mostly on</label>
+      <label htmlFor="plan-medium">
+        <Trans>Mostly on</Trans>
+      </label>
       <Select id="plan-medium" value={content.medium} options={MEDIA} onChange={(medium) => put({ medium })} />
-      <label htmlFor="plan-level">Level of everybody</label>
+      <label htmlFor="plan-level">
+        <Trans>Level of everybody</Trans>
+      </label>
       <InputNumber
         id="plan-level"
         min={1}
@@ -244,7 +263,9 @@ function Settings({ planner, document }: { planner: Planner; document: SessionDo
         value={content.level}
         onChange={(level) => put({ level: level ?? 2 })}
       />
-      <label htmlFor="plan-seed">Seed of calls</label>
+      <label htmlFor="plan-seed">
+        <Trans>Seed of calls</Trans>
+      </label>
       <InputNumber
         id="plan-seed"
         min={0}
@@ -252,25 +273,27 @@ function Settings({ planner, document }: { planner: Planner; document: SessionDo
         value={content.seed}
         onChange={(seed) => put({ seed: seed ?? 1 })}
       />
-      <span className="field-name">Tracks: levels side by side on one clock</span>
+      <span className="field-name">
+        <Trans>Tracks: levels side by side on one clock</Trans>
+      </span>
       {content.tracks.map((one, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a track is told by its place
         <span key={at} className="pair">
           <Input
             value={one.name}
             maxLength={40}
-            aria-label={`Name of track ${at + 1}`}
+            aria-label={t`Name of track ${at + 1}`}
             onChange={(event) => track(at, { name: event.target.value })}
           />
           <InputNumber
             min={1}
             max={3}
             value={one.level}
-            aria-label={`Level of track ${at + 1}`}
+            aria-label={t`Level of track ${at + 1}`}
             onChange={(level) => track(at, { level: level ?? 2 })}
           />
           <Button
-            aria-label={`Take track ${at + 1} out`}
+            aria-label={t`Take track ${at + 1} out`}
             onClick={() =>
               put({
                 tracks: content.tracks.filter((_, place) => place !== at),
@@ -297,12 +320,12 @@ function Settings({ planner, document }: { planner: Planner; document: SessionDo
             put({
               tracks: [
                 ...content.tracks,
-                { name: `Level ${content.tracks.length + 1}`, level: Math.min(3, content.tracks.length + 1) },
+                { name: t`Level ${content.tracks.length + 1}`, level: Math.min(3, content.tracks.length + 1) },
               ],
             })
           }
         >
-          Add a track
+          <Trans>Add a track</Trans>
         </Button>
       )}
       {document && document.problems.length > 0 && <p className="small">{document.problems[0]?.message}</p>}

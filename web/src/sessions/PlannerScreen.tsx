@@ -8,6 +8,8 @@ import {
   useSensor,
   useSensors,
 } from "@dnd-kit/core";
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { useState } from "react";
 import { useLocation, useParams } from "react-router";
@@ -44,12 +46,16 @@ export default function PlannerScreen() {
     return mine ? (
       <Planner key={mine.id} plan={mine} />
     ) : (
-      <NoPage title={away ? "The session cannot be opened now" : "No such session"} error={plan.error}>
-        {away && <Button onClick={() => plan.refetch()}>Try again</Button>}
+      <NoPage title={away ? t`The session cannot be opened now` : t`No such session`} error={plan.error}>
+        {away && (
+          <Button onClick={() => plan.refetch()}>
+            <Trans>Try again</Trans>
+          </Button>
+        )}
       </NoPage>
     );
   }
-  return plan.data ? <Planner key={plan.data.id} plan={plan.data} /> : <Loading what="Opening the session" />;
+  return plan.data ? <Planner key={plan.data.id} plan={plan.data} /> : <Loading what={t`Opening the session`} />;
 }
 
 export interface Reasons {
@@ -87,7 +93,7 @@ function Planner({ plan }: { plan: Plan }) {
     }
   };
   if (!drills || !advice) {
-    return <Loading what="Opening the session" />;
+    return <Loading what={t`Opening the session`} />;
   }
   return (
     <PlanContext
@@ -113,10 +119,12 @@ function Planner({ plan }: { plan: Plan }) {
         onDragCancel={() => setDragged(null)}
       >
         <main className="planner">
-          <h1 className="unseen">Session: {plan.name}</h1>
+          <h1 className="unseen">
+            <Trans>Session: {plan.name}</Trans>
+          </h1>
           <PlanHead plan={plan} planner={planner} document={check.document} onReasons={setWhy} />
           {why && why.unmet.length > 0 && (
-            <ul className="unmet" aria-label="What could not be met">
+            <ul className="unmet" aria-label={t`What could not be met`}>
               {why.unmet.map((sentence) => (
                 <li key={sentence}>{sentence}</li>
               ))}
@@ -125,14 +133,14 @@ function Planner({ plan }: { plan: Plan }) {
           <Ruler />
           <div className="planner-body">
             <LibraryPanel />
-            <section className="planner-blocks" aria-label="The session">
+            <section className="planner-blocks" aria-label={t`The session`}>
               {content.blocks.map((block, at) => (
                 // biome-ignore lint/suspicious/noArrayIndexKey: a block is told by its place
                 <BlockCard key={at} block={block} at={at} />
               ))}
               <AddBlock formats={drills.boutFormats} />
             </section>
-            <aside className="planner-side" aria-label="What follows from it">
+            <aside className="planner-side" aria-label={t`What follows from it`}>
               <Advisories error={check.error} />
               <LoadPanel />
             </aside>

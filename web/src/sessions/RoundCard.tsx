@@ -1,4 +1,6 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Input, InputNumber, Select } from "antd";
 import { MEDIA } from "../ui/words";
 import { ActionButton } from "./ActionButton";
@@ -9,7 +11,7 @@ import { SetCard } from "./SetCard";
 import { clock } from "./time";
 
 const PATTERNS = [
-  { value: "", label: "as the round" },
+  { value: "", label: t`as the round` },
   { value: "60,60", label: "1 on, 1 off" },
   { value: "120,120", label: "2 on, 2 off" },
   { value: "180,60", label: "3 on, 1 off" },
@@ -30,13 +32,13 @@ export function RoundCard({
 }) {
   const { content, change, selected, select, reasons } = usePlanContext();
   const place = { block, round: at };
-  const label = `Round ${at + 1}`;
+  const label = t`Round ${at + 1}`;
   const drag = useDraggable({
-    id: `round ${block} ${at}`,
+    id: t`round ${block} ${at}`,
     data: { kind: "round", block, round: at, label } satisfies Dragged,
   });
   const target = useDroppable({
-    id: `round-target ${block} ${at}`,
+    id: t`round-target ${block} ${at}`,
     data: { kind: "round", block, round: at } satisfies Dropped,
   });
   const put = (values: Partial<Round>, typed = false) =>
@@ -58,7 +60,7 @@ export function RoundCard({
         <button
           type="button"
           className="grip"
-          aria-label={`Move ${label}: Alt and an arrow. Shift and an arrow stretches it, Ctrl D copies it, Delete takes it out.`}
+          aria-label={t`Move ${label}: Alt and an arrow. Shift and an arrow stretches it, Ctrl D copies it, Delete takes it out.`}
           {...drag.listeners}
           {...drag.attributes}
           onKeyDown={(event) => {
@@ -82,7 +84,7 @@ export function RoundCard({
           max={7200}
           step={15}
           value={round.seconds}
-          aria-label="Work, seconds"
+          aria-label={t`Work, seconds`}
           onChange={(seconds) => put({ seconds: seconds ?? 60 }, true)}
         />
         <span className="small">{compact ? "s" : "on"}</span>
@@ -95,10 +97,12 @@ export function RoundCard({
               max={1800}
               step={5}
               value={round.rest ?? 0}
-              aria-label="Rest, seconds"
+              aria-label={t`Rest, seconds`}
               onChange={(rest) => put({ rest: rest ?? 0 }, true)}
             />
-            <span className="small">off</span>
+            <span className="small">
+              <Trans>off</Trans>
+            </span>
             <span className="small">×</span>
             <InputNumber
               size="small"
@@ -106,17 +110,17 @@ export function RoundCard({
               min={1}
               max={120}
               value={round.times ?? 1}
-              aria-label="How many times"
+              aria-label={t`How many times`}
               onChange={(times) => put({ times: times ?? 1 }, true)}
             />
             <button
               type="button"
               className={round.stance === "other" ? "toggle is-on" : "toggle"}
               aria-pressed={round.stance === "other"}
-              title="The round in the other stance"
+              title={t`The round in the other stance`}
               onClick={() => put({ stance: round.stance === "other" ? "own" : "other" })}
             >
-              other stance
+              <Trans>other stance</Trans>
             </button>
             {content.tracks.length > 0 && (
               <button
@@ -125,35 +129,35 @@ export function RoundCard({
                 aria-pressed={apart}
                 onClick={() => change((now) => (apart ? join(now, place) : split(now, place)))}
               >
-                by level
+                <Trans>by level</Trans>
               </button>
             )}
           </>
         )}
         <span className="ways">
           <ActionButton
-            label="Up"
+            label={t`Up`}
             sign="up"
             onPress={() => change((now) => moveRound(now, place, { block, round: at - 1 }))}
           />
           <ActionButton
-            label="Down"
+            label={t`Down`}
             sign="down"
             onPress={() => change((now) => moveRound(now, place, { block, round: at + 1 }))}
           />
           <ActionButton
-            label="Copy the round"
+            label={t`Copy the round`}
             sign="copy"
             onPress={() => change((now) => withBlock(now, block, (b) => ({ ...b, rounds: copied(b.rounds, at) })))}
           />
           <ActionButton
-            label={round.locked ? "Locked: stays when the rest is made anew" : "Lock the round"}
+            label={round.locked ? t`Locked: stays when the rest is made anew` : t`Lock the round`}
             sign={round.locked ? "locked" : "open"}
             pressed={round.locked ?? false}
             onPress={() => put({ locked: !round.locked })}
           />
           <ActionButton
-            label="Take the round out"
+            label={t`Take the round out`}
             sign="out"
             onPress={() => change((now) => withBlock(now, block, (b) => ({ ...b, rounds: without(b.rounds, at) })))}
           />
@@ -171,7 +175,7 @@ export function RoundCard({
             size="small"
             className="medium"
             value={round.medium ?? ""}
-            aria-label="Medium"
+            aria-label={t`Medium`}
             options={[{ value: "", label: content.medium }, ...MEDIA.filter((one) => one.value !== content.medium)]}
             onChange={(medium) => put({ medium: medium === "" ? undefined : (medium as Round["medium"]) })}
             popupMatchSelectWidth={false}
@@ -181,18 +185,18 @@ export function RoundCard({
             type="button"
             className={round.moves ? "toggle is-on" : "toggle"}
             aria-pressed={round.moves ?? false}
-            title="Athletes move on after each round; otherwise they stay in place"
+            title={t`Athletes move on after each round; otherwise they stay in place`}
             onClick={() => put({ moves: !round.moves })}
           >
-            move on
+            <Trans>move on</Trans>
           </button>
           <Input
             size="small"
             className="round-note"
             value={round.note ?? ""}
             maxLength={1000}
-            placeholder="Note for the coach"
-            aria-label="Note of the round"
+            placeholder={t`Note for the coach`}
+            aria-label={t`Note of the round`}
             onChange={(event) => put({ note: event.target.value }, true)}
           />
         </div>
@@ -213,7 +217,7 @@ function LaneColumn({
 }) {
   const { content, change } = usePlanContext();
   const lane = useDroppable({
-    id: `lane ${place.block} ${place.round} ${place.track ?? ""}`,
+    id: t`lane ${place.block} ${place.round} ${place.track ?? ""}`,
     data: { kind: "lane", place } satisfies Dropped,
   });
   const own = place.track === undefined ? undefined : round.tracks?.find((one) => one.track === place.track);
@@ -229,7 +233,7 @@ function LaneColumn({
           <Select
             size="small"
             value={pattern}
-            aria-label={`Work and rest of ${content.tracks[place.track]?.name ?? "the track"}`}
+            aria-label={t`Work and rest of ${content.tracks[place.track]?.name ?? t`the track`}`}
             options={[
               ...PATTERNS.filter(
                 (one) =>
@@ -268,9 +272,14 @@ function LaneColumn({
           change((now) => withSets(now, place, (sets) => [...sets, newSet(compact ? "exercise" : "repeat")]))
         }
       >
-        + set
+        <Trans>+ set</Trans>
       </button>
-      {sets.length === 0 && <span className="small"> {clock(1000 * round.seconds)} without a set</span>}
+      {sets.length === 0 && (
+        <span className="small">
+          {" "}
+          <Trans>{clock(1000 * round.seconds)} without a set</Trans>
+        </span>
+      )}
     </div>
   );
 }

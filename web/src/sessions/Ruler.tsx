@@ -1,4 +1,6 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import type { SessionDocument } from "../api/client";
 import { type Dragged, type Dropped, MIN_ROUND_SECONDS, roundKey, stretch } from "./drag";
@@ -15,8 +17,10 @@ export function Ruler() {
   const { document, content, old } = usePlanContext();
   if (!document || document.lengthMs === 0) {
     return (
-      <section className="ruler ruler-empty" aria-label="Clock">
-        <p className="small">Nothing takes time yet. Give a round a set, and the clock begins.</p>
+      <section className="ruler ruler-empty" aria-label={t`Clock`}>
+        <p className="small">
+          <Trans>Nothing takes time yet. Give a round a set, and the clock begins.</Trans>
+        </p>
       </section>
     );
   }
@@ -26,7 +30,7 @@ export function Ruler() {
   const every = whole > 5_400_000 ? 15 : whole > 1_500_000 ? 5 : 1;
   const ticks = Array.from({ length: Math.ceil(whole / 60_000 / every) }, (_, tick) => tick * every);
   return (
-    <section className={old ? "ruler is-old" : "ruler"} aria-label="Clock" aria-busy={old}>
+    <section className={old ? "ruler is-old" : "ruler"} aria-label={t`Clock`} aria-busy={old}>
       <div className="ruler-blocks" aria-hidden="true">
         {spans(document.segments, (segment) => segment.place.block).map(([block, from, to]) => (
           <span key={block} className="ruler-block" style={{ left: at(from), width: at(to - from) }}>
@@ -65,7 +69,7 @@ export function Ruler() {
                 left={at(from)}
                 width={at(to - from)}
                 whole={whole}
-                label={`${block.name || block.kind}, round ${r + 1}, ${(round.times ?? 1) > 1 ? `${round.times} × ` : ""}${clock(1000 * round.seconds)}${round.stance === "other" ? ", other stance" : ""}`}
+                label={t`${block.name || block.kind}, round ${r + 1}, ${(round.times ?? 1) > 1 ? `${round.times} × ` : ""}${clock(1000 * round.seconds)}${round.stance === "other" ? t`, other stance` : ""}`}
               />
             );
           }),
@@ -113,7 +117,7 @@ let wanted: { block: number; round: number } | null = null;
 /** A round on the clock: press to show it, drag to move it, drag its right edge to stretch it, or use the keys. */
 function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
   const { content, change, select, selected } = usePlanContext();
-  const id = `ruler ${block} ${round}`;
+  const id = t`ruler ${block} ${round}`;
   const drag = useDraggable({ id, data: { kind: "round", block, round, label, onClock: true } satisfies Dragged });
   const target = useDroppable({ id, data: { kind: "round", block, round } satisfies Dropped });
   const [by, setBy] = useState(0);
@@ -178,9 +182,10 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
         type="button"
         className="round-press"
         ref={press}
-        aria-label={`${label}. Shift and an arrow stretches it, Alt and an arrow moves it, Ctrl D copies it, Delete takes it out.`}
+        aria-label={t`${label}. Shift and an arrow stretches it, Alt and an arrow moves it, Ctrl D copies it, Delete takes it out.`}
         aria-pressed={chosen}
-        title={`${label}\nShift ← → stretches, Alt ← → moves, Ctrl D copies, Delete takes out`}
+        title={t`${label}
+Shift ← → stretches, Alt ← → moves, Ctrl D copies, Delete takes out`}
         {...drag.listeners}
         onClick={() => {
           select({ block, round });
@@ -200,7 +205,7 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
         onPointerMove={pull}
         onPointerUp={release}
         onPointerCancel={release}
-        title="Drag to stretch"
+        title={t`Drag to stretch`}
       />
     </span>
   );

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { App, Button, Select } from "antd";
 import { useState } from "react";
@@ -25,8 +27,8 @@ import { useCreatePlan, usePlanList } from "./usePlans";
 import "./sessions.css";
 
 const VIEWS = [
-  { value: "week", label: "Week" },
-  { value: "month", label: "Month" },
+  { value: "week", label: t`Week` },
+  { value: "month", label: t`Month` },
 ];
 
 /** The planned sessions by day, the courses, and the templates. */
@@ -90,10 +92,10 @@ export default function SessionsScreen() {
     }
   };
   const byHand = (course: Course | null, on?: string) =>
-    make(`hand ${course?.id ?? ""}`, async () => {
+    make(t`hand ${course?.id ?? ""}`, async () => {
       const content = await startPlan(course, numbering);
       const plan = await create.mutateAsync({
-        name: course?.name ?? "New session",
+        name: course?.name ?? t`New session`,
         course: course?.id ?? null,
         startsAt: startOf(course, on),
         content: { ...content },
@@ -101,13 +103,13 @@ export default function SessionsScreen() {
       navigate(`/sessions/${plan.id}`);
     });
   const inOnePress = (course: Course) =>
-    make(`press ${course.id}`, async () => {
+    make(t`press ${course.id}`, async () => {
       const { plan, composition } = await planDue(course);
       void queries.invalidateQueries({ queryKey: keys.plans });
       navigate(`/sessions/${plan.id}`, { state: { reasons: composition.reasons, unmet: composition.unmet } });
     });
   const fromTemplate = (template: PlanRow) =>
-    make(`template ${template.id}`, async () => {
+    make(t`template ${template.id}`, async () => {
       const { answered, api } = await import("../api/client");
       const whole = await answered(api.GET("/api/plans/{id}", { params: { path: { id: template.id } } }));
       const plan = await create.mutateAsync({
@@ -122,38 +124,42 @@ export default function SessionsScreen() {
   return (
     <main className="page sessions">
       <header className="sessions-head">
-        <h1>Sessions</h1>
+        <h1>
+          <Trans>Sessions</Trans>
+        </h1>
         <span className="sessions-when">
-          <Button onClick={() => go(-1)} aria-label={byMonth ? "Previous month" : "Previous week"}>
+          <Button onClick={() => go(-1)} aria-label={byMonth ? t`Previous month` : t`Previous week`}>
             ‹
           </Button>
-          <Button onClick={() => put({ day: null })}>Today</Button>
-          <Button onClick={() => go(1)} aria-label={byMonth ? "Next month" : "Next week"}>
+          <Button onClick={() => put({ day: null })}>
+            <Trans>Today</Trans>
+          </Button>
+          <Button onClick={() => go(1)} aria-label={byMonth ? t`Next month` : t`Next week`}>
             ›
           </Button>
           <strong className="sessions-span">
-            {byMonth ? monthName(day) : `${shortDay(first)} to ${shortDay(last)}, ${monthName(last)}`}
+            {byMonth ? monthName(day) : t`${shortDay(first)} to ${shortDay(last)}, ${monthName(last)}`}
           </strong>
         </span>
         <Segmented
           value={byMonth ? "month" : "week"}
           options={VIEWS}
           onChange={(view) => put({ view: view === "month" ? "month" : null })}
-          aria-label="Week or month"
+          aria-label={t`Week or month`}
         />
         <Select
           className="sessions-course"
-          aria-label="Which course"
+          aria-label={t`Which course`}
           value={of ?? 0}
           onChange={(course) => put({ course: course === 0 ? null : String(course) })}
           options={[
-            { value: 0, label: "all courses" },
+            { value: 0, label: t`all courses` },
             ...(courses.data ?? []).map((course) => ({ value: course.id, label: course.name })),
           ]}
           getPopupContainer={(node) => node.parentElement ?? document.body}
         />
         <Button type="primary" loading={making === "hand "} onClick={() => byHand(null)}>
-          New session
+          <Trans>New session</Trans>
         </Button>
       </header>
       <Failure error={list.error} onRetry={list.refetch} />
@@ -167,7 +173,7 @@ export default function SessionsScreen() {
           onNew={(on) => byHand((courses.data ?? []).find((course) => course.id === of) ?? null, on)}
         />
       ) : (
-        !list.isError && <Loading what="Loading what is planned" />
+        !list.isError && <Loading what={t`Loading what is planned`} />
       )}
       <div className="sessions-below">
         <CourseList
@@ -180,43 +186,57 @@ export default function SessionsScreen() {
           onHand={(course) => byHand(course)}
           onPress={inOnePress}
         />
-        <section className="panel block" aria-label="Templates">
-          <h2>Templates</h2>
+        <section className="panel block" aria-label={t`Templates`}>
+          <h2>
+            <Trans>Templates</Trans>
+          </h2>
           {list.data?.templates.length === 0 && (
-            <p className="small">None yet. Open a session and keep it as a template from its menu.</p>
+            <p className="small">
+              <Trans>None yet. Open a session and keep it as a template from its menu.</Trans>
+            </p>
           )}
           <ul className="plan-rows">
             {list.data?.templates.map((template) => (
               <li key={template.id}>
                 <Link to={`/sessions/${template.id}`}>{template.name}</Link>
-                <span className="small">{Math.round(template.lengthMs / 60_000)} min</span>
+                <span className="small">
+                  <Trans>{Math.round(template.lengthMs / 60_000)} min</Trans>
+                </span>
                 <Button
                   size="small"
                   loading={making === `template ${template.id}`}
                   onClick={() => fromTemplate(template)}
                 >
-                  Plan one
+                  <Trans>Plan one</Trans>
                 </Button>
               </li>
             ))}
           </ul>
           {(list.data?.undated.length ?? 0) > 0 && (
             <>
-              <h2>Without a day</h2>
+              <h2>
+                <Trans>Without a day</Trans>
+              </h2>
               <ul className="plan-rows">
                 {list.data?.undated.map((plan) => (
                   <li key={plan.id}>
                     <Link to={`/sessions/${plan.id}`}>{plan.name}</Link>
-                    <span className="small">{Math.round(plan.lengthMs / 60_000)} min</span>
+                    <span className="small">
+                      <Trans>{Math.round(plan.lengthMs / 60_000)} min</Trans>
+                    </span>
                   </li>
                 ))}
               </ul>
             </>
           )}
-          <h2>Export</h2>
+          <h2>
+            <Trans>Export</Trans>
+          </h2>
           <p className="small">
-            <a href={of ? `/api/calendar.ics?course=${of}` : "/api/calendar.ics"}>Calendar file</a> with{" "}
-            {of ? "the sessions of this course" : "all sessions"}; brought in again, it moves what changed.
+            <Trans>
+              <a href={of ? `/api/calendar.ics?course=${of}` : "/api/calendar.ics"}>Calendar file</a> with{" "}
+              {of ? t`the sessions of this course` : t`all sessions`}; brought in again, it moves what changed.
+            </Trans>
           </p>
           <BringIn
             onContent={(name, content) =>
@@ -226,7 +246,7 @@ export default function SessionsScreen() {
               })
             }
             onFailed={(sentence) =>
-              modal.error({ title: "This file cannot be read", content: sentence, getContainer: layers })
+              modal.error({ title: t`This file cannot be read`, content: sentence, getContainer: layers })
             }
           />
         </section>
@@ -262,12 +282,14 @@ function BringIn({
         content as Record<string, unknown>,
       );
     } catch (error) {
-      onFailed(`${file.name} is no plan in JSON. ${error instanceof Error ? error.message : ""}`);
+      onFailed(t`${file.name} is no plan in JSON. ${error instanceof Error ? error.message : ""}`);
     }
   };
   return (
     <label className="bring-in small">
-      <span>Import a plan (JSON)</span>
+      <span>
+        <Trans>Import a plan (JSON)</Trans>
+      </span>
       <input
         type="file"
         accept="application/json,.json"

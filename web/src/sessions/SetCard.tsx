@@ -1,4 +1,6 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { InputNumber, Select } from "antd";
 import { useRef } from "react";
 import { answered, api } from "../api/client";
@@ -29,10 +31,10 @@ export function SetCard({
   const drill = drills.find((one) => one.id === set.drill);
   const key = address(place);
   const drag = useDraggable({
-    id: `set ${key}`,
+    id: t`set ${key}`,
     data: { kind: "set", place, label: drill?.title ?? set.drill } satisfies Dragged,
   });
-  const target = useDroppable({ id: `set-target ${key}`, data: { kind: "set", place } satisfies Dropped });
+  const target = useDroppable({ id: t`set-target ${key}`, data: { kind: "set", place } satisfies Dropped });
   const put = (values: Partial<PlannedSet>, typed = false) =>
     change((now) => withSet(now, place, (s) => ({ ...s, ...values })), typed);
   const newest = useRef(set);
@@ -64,19 +66,19 @@ export function SetCard({
         }),
       );
       if (answer.problems.length > 0) {
-        notice.warn(answer.problems[0]?.message ?? "One of them cannot be read.");
+        notice.warn(answer.problems[0]?.message ?? t`One of them cannot be read.`);
         return;
       }
       // The answer belongs to earlier combinations.
       if (newest.current.combinations !== set.combinations) {
-        notice.warn("The set was changed meanwhile, so it was not put in order. Press once more.");
+        notice.warn(t`The set was changed meanwhile, so it was not put in order. Press once more.`);
         return;
       }
       put({ combinations: answer.order.flatMap((at) => set.combinations[at] ?? []) });
       notice.done(
         answer.proven
-          ? "In this order each shares most with the one before; no order is better."
-          : `In this order each shares most with the one before: ${answer.cost}, where no order is below ${answer.bound}.`,
+          ? t`In this order each shares most with the one before; no order is better.`
+          : t`In this order each shares most with the one before: ${answer.cost}, where no order is below ${answer.bound}.`,
       );
     } catch (error) {
       notice.failed(error);
@@ -94,7 +96,7 @@ export function SetCard({
         <button
           type="button"
           className="grip"
-          aria-label={`Move this set, ${drill?.title ?? set.drill}`}
+          aria-label={t`Move this set, ${drill?.title ?? set.drill}`}
           {...drag.listeners}
           {...drag.attributes}
         >
@@ -105,7 +107,7 @@ export function SetCard({
             size="small"
             className="set-drill"
             value={set.drill}
-            aria-label="Drill"
+            aria-label={t`Drill`}
             showSearch={{ optionFilterProp: "label" }}
             options={drills.map((one) => ({ value: one.id, label: one.title, title: one.about }))}
             onChange={(next) => put({ drill: next, parameters: {} })}
@@ -118,7 +120,7 @@ export function SetCard({
             size="small"
             className="set-exercise"
             value={String(set.parameters?.exercise ?? "jogging")}
-            aria-label="Exercise"
+            aria-label={t`Exercise`}
             showSearch={{ optionFilterProp: "label" }}
             options={exercises.map((one) => ({ value: one.id, label: one.name, title: one.caution }))}
             onChange={(exercise) => put({ parameters: { ...set.parameters, exercise } })}
@@ -134,21 +136,21 @@ export function SetCard({
             max={7200}
             step={15}
             value={set.seconds ?? null}
-            placeholder="share"
-            aria-label="Seconds of the set; its share when empty"
+            placeholder={t`share`}
+            aria-label={t`Seconds of the set; its share when empty`}
             onChange={(seconds) => put({ seconds }, true)}
           />
         )}
         <span className="ways">
           {!compact && (
             <ActionButton
-              label="Copy the set"
+              label={t`Copy the set`}
               sign="copy"
               onPress={() => change((now) => withSets(now, place, (sets) => copied(sets, place.set ?? 0)))}
             />
           )}
           <ActionButton
-            label="Take the set out"
+            label={t`Take the set out`}
             sign="out"
             onPress={() => change((now) => withSets(now, place, (sets) => without(sets, place.set ?? 0)))}
           />
@@ -171,13 +173,13 @@ export function SetCard({
                   <span className="ways">
                     {set.combinations.length > 1 && (
                       <ActionButton
-                        label={`${one.chain} earlier`}
+                        label={t`${one.chain} earlier`}
                         sign="up"
                         onPress={() => put({ combinations: moved(set.combinations, at, at - 1) })}
                       />
                     )}
                     <ActionButton
-                      label={`Take ${one.chain} out`}
+                      label={t`Take ${one.chain} out`}
                       sign="out"
                       onPress={() => put({ combinations: without(set.combinations, at) })}
                     />
@@ -205,11 +207,11 @@ export function SetCard({
       )}
       {set.combinations.length > 1 && chosen && (
         <button type="button" className="link-button" onClick={order}>
-          Put in order
+          <Trans>Put in order</Trans>
         </button>
       )}
       {rungs.length > 0 && (
-        <p className="rungs" title="Each is checked by itself">
+        <p className="rungs" title={t`Each is checked by itself`}>
           {[...new Map(rungs.map((cue) => [cue.text, cue])).values()].map((cue) => (
             <span key={cue.text} className={`rung rung-${cue.verdict ?? "flows"}`}>
               {cue.text}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQuery } from "@tanstack/react-query";
 import { Button, Drawer } from "antd";
 import { answered, api, ifMatch, type Plan } from "../api/client";
@@ -14,7 +16,7 @@ const CHANGES = {
   updated: "changed",
   archived: "archived",
   restored: "restored",
-  back: "restored an earlier version",
+  back: t`restored an earlier version`,
 };
 
 /** Earlier versions of the session, one for each time somebody worked on it. */
@@ -33,16 +35,16 @@ export function Versions({ plan, planner, onClose }: { plan: Plan; planner: Plan
         }),
       );
       await planner.takeTheirs();
-      notice.done(`It is again what it was in version ${version}.`);
+      notice.done(t`It is again what it was in version ${version}.`);
       onClose();
     } catch (error) {
       notice.failed(error);
     }
   };
   return (
-    <Drawer getContainer={layers} open onClose={onClose} title="History" size={420}>
+    <Drawer getContainer={layers} open onClose={onClose} title={t`History`} size={420}>
       <Failure error={versions.error} />
-      {versions.isPending && <Loading what="Looking" />}
+      {versions.isPending && <Loading what={t`Looking`} />}
       <ul className="plan-rows">
         {versions.data?.versions.map((one) => (
           <li key={one.version}>
@@ -50,13 +52,15 @@ export function Versions({ plan, planner, onClose }: { plan: Plan; planner: Plan
               <b>{one.name}</b>
               <br />
               <small>
-                {CHANGES[one.change]} by {one.editor.name}, {dayAndTime(one.createdAt)} ·{" "}
-                {Math.round(one.lengthMs / 60_000)} min
+                <Trans>
+                  {CHANGES[one.change]} by {one.editor.name}, {dayAndTime(one.createdAt)} ·{" "}
+                  {Math.round(one.lengthMs / 60_000)} min
+                </Trans>
               </small>
             </span>
             {one.version < planner.version && (
               <Button size="small" onClick={() => back(one.version)}>
-                Restore
+                <Trans>Restore</Trans>
               </Button>
             )}
           </li>

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { Course } from "../api/client";
 import { contentOf, newRound, newSet, type PlanContent } from "./plan";
 import { fixed } from "./usePlans";
@@ -12,11 +13,12 @@ export async function startPlan(course: Course | null, numbering: string): Promi
     level: Math.max(...(course?.levels ?? [2])),
     seed: 1,
     numbering,
-    tracks: course && course.levels.length > 1 ? course.levels.map((level) => ({ name: `Level ${level}`, level })) : [],
+    tracks:
+      course && course.levels.length > 1 ? course.levels.map((level) => ({ name: t`Level ${level}`, level })) : [],
     blocks: [
       {
         kind: "rounds",
-        name: "Rounds",
+        name: t`Rounds`,
         changeover: 60,
         rounds: [newRound(course?.work ?? 180, course?.rests[0] ?? 60)],
       },

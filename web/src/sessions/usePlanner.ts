@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { again, answered, api, ifMatch, type Plan, Refusal, refusal } from "../api/client";
@@ -202,7 +203,7 @@ export function usePlanner(plan: Plan) {
         const { base: from, draft: mine } = newest.current;
         if (here.version > from.version && same(mine, from.draft) && !busy.current) {
           const theirs = await takeTheirs();
-          notice.done(`${theirs.editor.name} changed this session; you see it as it is now.`);
+          notice.done(t`${theirs.editor.name} changed this session; you see it as it is now.`);
         }
       } catch {
         // The frame reports that the server is unreachable.

@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { useSignIn } from "../api/session";
@@ -46,12 +47,16 @@ export function SignIn() {
         </svg>
       </section>
       <section className="door-form">
-        <h1>Periplus</h1>
+        <h1>
+          <Trans>Periplus</Trans>
+        </h1>
         <p className="lead">
-          Your gym's combination library. Write it once, check that it flows, read it in either stance.
+          <Trans>Your gym's combination library. Write it once, check that it flows, read it in either stance.</Trans>
         </p>
         <form onSubmit={submit}>
-          <label htmlFor="email">E-mail</label>
+          <label htmlFor="email">
+            <Trans>E-mail</Trans>
+          </label>
           <Input
             id="email"
             type="email"
@@ -61,7 +66,9 @@ export function SignIn() {
             onChange={(event) => setEmail(event.target.value)}
             size="large"
           />
-          <label htmlFor="password">Password</label>
+          <label htmlFor="password">
+            <Trans>Password</Trans>
+          </label>
           <Input.Password
             id="password"
             autoComplete="current-password"
@@ -71,15 +78,21 @@ export function SignIn() {
           />
           <Failure error={signIn.error} />
           <Button type="primary" htmlType="submit" size="large" block loading={signIn.isPending}>
-            Sign in
+            <Trans>Sign in</Trans>
           </Button>
         </form>
         <details className="small">
-          <summary>No account, or forgot your password?</summary>
-          <p>Ask your head coach: they make a link for you under Gym, Coaches.</p>
+          <summary>
+            <Trans>No account, or forgot your password?</Trans>
+          </summary>
           <p>
-            You are the head coach? On the machine of the gym run <code>bin/periplus coach link YOUR-EMAIL</code> and
-            open the link it prints. <code>bin/periplus coach list</code> names all accounts.
+            <Trans>Ask your head coach: they make a link for you under Gym, Coaches.</Trans>
+          </p>
+          <p>
+            <Trans>
+              You are the head coach? On the machine of the gym run <code>bin/periplus coach link YOUR-EMAIL</code> and
+              open the link it prints. <code>bin/periplus coach list</code> names all accounts.
+            </Trans>
           </p>
         </details>
       </section>

@@ -9,6 +9,8 @@ if (!GlobalRegistrator.isRegistered) {
 // Loaded after the DOM exists; a longer timeout because test machines may be slow.
 const { cleanup, configure } = await import("@testing-library/react");
 configure({ asyncUtilTimeout: 6000 });
+const { activateLanguage } = await import("../ui/language");
+await activateLanguage([]);
 
 // All files share one process, which loads React and the components once; state of one file must not leak.
 afterAll(() => {

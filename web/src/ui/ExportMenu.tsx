@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import { useEffect, useRef } from "react";
 
 export interface ExportItem {
@@ -22,7 +23,9 @@ export function ExportMenu({ items }: { items: ExportItem[] }) {
   }, []);
   return (
     <details className="export-menu" ref={box}>
-      <summary>Export ▾</summary>
+      <summary>
+        <Trans>Export ▾</Trans>
+      </summary>
       {/* A click beside the menu closes it and does nothing else. */}
       <div
         className="export-shade"

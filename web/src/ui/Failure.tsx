@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Alert, Button } from "antd";
 import type { ReactNode } from "react";
 import { refusal } from "../api/client";
@@ -21,14 +23,20 @@ export function Failure({ error, more, onRetry }: Props) {
           {refusal(error).title} {more}
         </>
       }
-      action={onRetry && <Button onClick={() => onRetry()}>Try again</Button>}
+      action={
+        onRetry && (
+          <Button onClick={() => onRetry()}>
+            <Trans>Try again</Trans>
+          </Button>
+        )
+      }
     />
   ) : null;
 }
 
 /** Shown instead of a page that is unavailable: why, and where to go. */
 export function NoPage({
-  title = "Not found",
+  title = t`Not found`,
   error,
   children,
 }: {

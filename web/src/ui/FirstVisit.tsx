@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useState } from "react";
 import { Link } from "react-router";
 import { useIsHeadCoach, useSession } from "../api/session";
@@ -11,13 +13,19 @@ export function FirstVisit() {
   const [isOver, setOver] = useState(() => localStorage.getItem(KEPT) === "over");
   if (leads && session?.gym?.isBeingSetUp) {
     return (
-      <section className="panel first-visit" aria-label="Setup">
+      <section className="panel first-visit" aria-label={t`Setup`}>
         <div>
-          <h2>{session.gym.name} is not set up yet</h2>
-          <p>Name, numbers, what you train, and how the library begins: four short steps, each can be skipped.</p>
+          <h2>
+            <Trans>{session.gym.name} is not set up yet</Trans>
+          </h2>
+          <p>
+            <Trans>
+              Name, numbers, what you train, and how the library begins: four short steps, each can be skipped.
+            </Trans>
+          </p>
         </div>
         <Link to="/setup" className="quiet">
-          Set up
+          <Trans>Set up</Trans>
         </Link>
       </section>
     );
@@ -26,18 +34,24 @@ export function FirstVisit() {
     return null;
   }
   return (
-    <section className="panel first-visit" aria-label="First visit">
+    <section className="panel first-visit" aria-label={t`First visit`}>
       <div>
-        <h2>New here?</h2>
+        <h2>
+          <Trans>New here?</Trans>
+        </h2>
         <p>
-          Open a combination, or write one on the bench: type <b className="numbers">1 2 3b exit</b> and see where the
-          weight goes. The <Link to="/guide">guide</Link> has seven short pages; <kbd>?</kbd> brings you there at any
-          time.
+          <Trans>
+            Open a combination, or write one on the bench: type <b className="numbers">1 2 3b exit</b> and see where the
+            weight goes. The <Link to="/guide">guide</Link> has seven short pages; <kbd>?</kbd> brings you there at any
+            time.
+          </Trans>
         </p>
         {leads && !session?.gym?.isDemo && (
           <p>
-            Then <Link to="/coaches">invite your coaches</Link>, <Link to="/sessions">plan a session</Link>, and{" "}
-            <Link to="/run">put it on a wall</Link>.
+            <Trans>
+              Then <Link to="/coaches">invite your coaches</Link>, <Link to="/sessions">plan a session</Link>, and{" "}
+              <Link to="/run">put it on a wall</Link>.
+            </Trans>
           </p>
         )}
       </div>
@@ -49,7 +63,7 @@ export function FirstVisit() {
           setOver(true);
         }}
       >
-        Got it
+        <Trans>Got it</Trans>
       </button>
     </section>
   );

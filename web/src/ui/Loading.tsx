@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useEffect, useState } from "react";
 import { useReachable } from "../api/connection";
 
@@ -5,7 +7,7 @@ import { useReachable } from "../api/connection";
 const LONG_WAIT_MS = 8000;
 
 /** Shown while a screen loads, after a short delay, so that fast answers show nothing. A long wait says so. */
-export function Loading({ what = "Loading" }: { what?: string }) {
+export function Loading({ what = t`Loading` }: { what?: string }) {
   const reachable = useReachable();
   const [long, setLong] = useState(false);
   useEffect(() => {
@@ -18,10 +20,10 @@ export function Loading({ what = "Loading" }: { what?: string }) {
       {(long || !reachable) && (
         <p>
           {reachable
-            ? "This takes longer than it should."
-            : "There is no connection to the gym’s server; it goes on when it is back."}{" "}
+            ? t`This takes longer than it should.`
+            : t`There is no connection to the gym’s server; it goes on when it is back.`}{" "}
           <button type="button" className="link-button" onClick={() => window.location.reload()}>
-            Try again
+            <Trans>Try again</Trans>
           </button>
         </p>
       )}

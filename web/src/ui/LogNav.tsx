@@ -1,22 +1,23 @@
+import { t } from "@lingui/core/macro";
 import { NavLink } from "react-router";
 import "./gym.css";
 
 const PLACES = [
-  { to: "/logbook", label: "Sessions" },
-  { to: "/reports/drilled", label: "Combinations" },
-  { to: "/reports/weapons", label: "Weapons" },
-  { to: "/reports/balance", label: "Balance" },
-  { to: "/reports/links", label: "Links" },
-  { to: "/reports/due", label: "Due" },
-  { to: "/reports/path", label: "Path" },
-  { to: "/reports/month", label: "Month" },
-  { to: "/cards", label: "Cards for athletes" },
+  { to: "/logbook", label: t`Sessions` },
+  { to: "/reports/drilled", label: t`Combinations` },
+  { to: "/reports/weapons", label: t`Weapons` },
+  { to: "/reports/balance", label: t`Balance` },
+  { to: "/reports/links", label: t`Links` },
+  { to: "/reports/due", label: t`Due` },
+  { to: "/reports/path", label: t`Path` },
+  { to: "/reports/month", label: t`Month` },
+  { to: "/cards", label: t`Cards for athletes` },
 ];
 
 /** The navigation between the pages of the logbook. */
 export function LogNav() {
   return (
-    <nav className="gym-nav" aria-label="The logbook">
+    <nav className="gym-nav" aria-label={t`The logbook`}>
       {PLACES.map((place) => (
         <NavLink key={place.to} to={place.to}>
           {place.label}

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Select } from "antd";
 import { useState } from "react";
 import { useThemes } from "../api/useThemes";
@@ -26,7 +27,7 @@ export function ThemeSelect({ id, value, onChange }: Props) {
       mode="multiple"
       value={value}
       maxCount={MAX_THEMES}
-      placeholder="such as slips, liver, low kick"
+      placeholder={t`such as slips, liver, low kick`}
       showSearch={{
         filterOption: false,
         searchValue: typed,
@@ -46,7 +47,7 @@ export function ThemeSelect({ id, value, onChange }: Props) {
       notFoundContent={null}
       options={[
         ...[...begins, ...holds].map((theme) => ({ value: theme, label: theme })),
-        ...(isNew ? [{ value: text, label: `new theme: ${text}` }] : []),
+        ...(isNew ? [{ value: text, label: t`new theme: ${text}` }] : []),
       ]}
       labelRender={({ value: theme }) => theme}
       onChange={(themes) => {

@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import type { Verdict } from "../api/client";
 import { seconds, VERDICTS } from "./words";
 
@@ -7,7 +8,12 @@ export function VerdictMark({ verdict, waitMs }: { verdict: Verdict; waitMs?: nu
   return (
     <span className={`verdict verdict-${verdict}`}>
       <span aria-hidden="true">{sign}</span> {word}
-      {waitMs ? <small> {seconds(waitMs)} waiting</small> : null}
+      {waitMs ? (
+        <small>
+          {" "}
+          <Trans>{seconds(waitMs)} waiting</Trans>
+        </small>
+      ) : null}
     </span>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { App } from "antd";
 import { useMemo } from "react";
 import { refusal } from "../api/client";
@@ -13,7 +15,7 @@ export function useNotice() {
       done: (sentence: string) => void message.success(sentence),
       /** Shows a message with an undo button. */
       undo: (sentence: string, undo: () => void) => {
-        const key = `undo ${Date.now()}`;
+        const key = t`undo ${Date.now()}`;
         void message.success({
           key,
           duration: UNDO_SECONDS,
@@ -28,7 +30,7 @@ export function useNotice() {
                   undo();
                 }}
               >
-                Undo
+                <Trans>Undo</Trans>
               </button>
             </>
           ),

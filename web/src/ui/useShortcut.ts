@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useEffect, useRef } from "react";
 
 interface Shortcut {
@@ -16,28 +17,28 @@ interface Shortcut {
 
 /** All keyboard shortcuts, in the order of the help. */
 export const SHORTCUTS = {
-  search: { key: "/", shown: "/", does: "Search the library" },
-  rows: { key: "arrowdown", shown: "↑ ↓", does: "Move between combinations" },
-  open: { key: "enter", shown: "Enter", does: "Open the combination" },
-  write: { key: "n", shown: "N", does: "Write a new combination" },
-  undo: { key: "z", mod: true, shown: "Ctrl Z", does: "Undo, on the bench and in a session" },
+  search: { key: "/", shown: "/", does: t`Search the library` },
+  rows: { key: "arrowdown", shown: "↑ ↓", does: t`Move between combinations` },
+  open: { key: "enter", shown: t`Enter`, does: t`Open the combination` },
+  write: { key: "n", shown: "N", does: t`Write a new combination` },
+  undo: { key: "z", mod: true, shown: t`Ctrl Z`, does: t`Undo, on the bench and in a session` },
   redo: {
     key: "z",
     also: "y",
     mod: true,
     shift: true,
-    shown: "Ctrl Shift Z",
-    does: "Redo, on the bench and in a session",
+    shown: t`Ctrl Shift Z`,
+    does: t`Redo, on the bench and in a session`,
   },
-  save: { key: "s", mod: true, shown: "Ctrl S", does: "Save, on the bench and in a session" },
-  neighbour: { key: "arrowright", shown: "← →", does: "On a tile: the neighbour before or after" },
-  play: { key: "enter", mod: true, shown: "Ctrl Enter", does: "Play the line, or stop" },
-  findings: { key: "f8", silent: true, shown: "F8", does: "Go to the first mend or finding" },
-  leaveOut: { key: "delete", shown: "Del", does: "On a tile: leave it out" },
-  move: { key: "arrowright", shift: true, shown: "Shift ← →", does: "On a tile: move it earlier or later" },
-  aim: { key: "arrowup", shift: true, shown: "Shift ↑ ↓", does: "On a tile: aim it higher or lower" },
-  release: { key: "escape", silent: true, shown: "Esc", does: "Let go of what is selected" },
-  help: { key: "?", shown: "?", does: "Guide and keys" },
+  save: { key: "s", mod: true, shown: t`Ctrl S`, does: t`Save, on the bench and in a session` },
+  neighbour: { key: "arrowright", shown: "← →", does: t`On a tile: the neighbour before or after` },
+  play: { key: "enter", mod: true, shown: t`Ctrl Enter`, does: t`Play the line, or stop` },
+  findings: { key: "f8", silent: true, shown: "F8", does: t`Go to the first mend or finding` },
+  leaveOut: { key: "delete", shown: t`Del`, does: t`On a tile: leave it out` },
+  move: { key: "arrowright", shift: true, shown: "Shift ← →", does: t`On a tile: move it earlier or later` },
+  aim: { key: "arrowup", shift: true, shown: "Shift ↑ ↓", does: t`On a tile: aim it higher or lower` },
+  release: { key: "escape", silent: true, shown: t`Esc`, does: t`Let go of what is selected` },
+  help: { key: "?", shown: "?", does: t`Guide and keys` },
 } satisfies Record<string, Shortcut>;
 
 export type ShortcutName = keyof typeof SHORTCUTS;

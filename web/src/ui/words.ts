@@ -1,30 +1,30 @@
+import { t } from "@lingui/core/macro";
 import type { Coach, Course, FileFormat, Finding, Limb, Rules, Stance, Verdict } from "../api/client";
 
 /** The formats for export and import of the library, simplest first. */
 export const FILE_FORMATS: Record<FileFormat, { name: string; keeps: string; reads: string }> = {
   text: {
-    name: "Text",
-    keeps: "one chain a line, its name after #",
-    reads: "Text: one chain a line, its name after #",
+    name: t`Text`,
+    keeps: t`one chain a line, its name after #`,
+    reads: t`Text: one chain a line, its name after #`,
   },
-  csv: { name: "CSV", keeps: "for a spreadsheet, in the numbers you read", reads: "CSV, with its columns named" },
-  json: { name: "JSON", keeps: "keeps everything; import it again here or elsewhere", reads: "JSON of Periplus" },
+  csv: { name: "CSV", keeps: t`for a spreadsheet, in the numbers you read`, reads: t`CSV, with its columns named` },
+  json: { name: "JSON", keeps: t`keeps everything; import it again here or elsewhere`, reads: t`JSON of Periplus` },
 };
 
 /** The rule for passwords, shown before one is refused. */
-export const PASSWORD_RULE =
-  "At least 10 characters, not your own name and no row of keys. Four words that have nothing to do with each other are good.";
+export const PASSWORD_RULE = t`At least 10 characters, not your own name and no row of keys. Four words that have nothing to do with each other are good.`;
 
 /** The names of the roles. */
-export const ROLES: Record<Coach["role"], string> = { coach: "coach", "head-coach": "head coach" };
+export const ROLES: Record<Coach["role"], string> = { coach: "coach", "head-coach": t`head coach` };
 export const RULES: { value: Rules; label: string }[] = [
-  { value: "boxing", label: "Boxing" },
-  { value: "kickboxing", label: "Kickboxing" },
-  { value: "all-limbs", label: "All limbs" },
+  { value: "boxing", label: t`Boxing` },
+  { value: "kickboxing", label: t`Kickboxing` },
+  { value: "all-limbs", label: t`All limbs` },
 ];
 
 export const LEVELS = [
-  { value: 1, label: "1 · first steps" },
+  { value: 1, label: t`1 · first steps` },
   { value: 2, label: "2 · settled" },
   { value: 3, label: "3 · advanced" },
 ];
@@ -42,16 +42,16 @@ export const MEDIA: { value: Course["medium"]; label: string }[] = [
 ];
 
 export const GROUPS: { value: Course["group"]; label: string }[] = [
-  { value: "open", label: "open group" },
+  { value: "open", label: t`open group` },
   { value: "beginners", label: "beginners" },
   { value: "youth", label: "youth" },
 ];
 
 export const LIMBS: { value: Limb; label: string }[] = [
-  { value: "hand", label: "Hands" },
-  { value: "leg", label: "Kicks" },
-  { value: "knee", label: "Knees" },
-  { value: "elbow", label: "Elbows" },
+  { value: "hand", label: t`Hands` },
+  { value: "leg", label: t`Kicks` },
+  { value: "knee", label: t`Knees` },
+  { value: "elbow", label: t`Elbows` },
 ];
 
 /** Factors on the duration, compared with working tempo. */

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useState } from "react";
 import type { Stance } from "../api/client";
 import { MovingLine } from "./MovingLine";
@@ -22,11 +24,11 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
   if (view.revoked || run === null || programme === null) {
     return (
       <main className="athlete">
-        <h1>{screen?.gym ?? "Periplus"}</h1>
+        <h1>{screen?.gym ?? t`Periplus`}</h1>
         <p>
           {view.revoked
-            ? "This session is not there any more. Scan the code on the wall again."
-            : "Waiting for the gym’s server …"}
+            ? t`This session is not there any more. Scan the code on the wall again.`
+            : t`Waiting for the gym’s server …`}
         </p>
       </main>
     );
@@ -43,8 +45,12 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
     return (
       <main className="athlete">
         <h1>{run.name}</h1>
-        <p>The session is over. Well done.</p>
-        <p>For the next one scan the code on the wall again.</p>
+        <p>
+          <Trans>The session is over. Well done.</Trans>
+        </p>
+        <p>
+          <Trans>For the next one scan the code on the wall again.</Trans>
+        </p>
       </main>
     );
   }
@@ -58,13 +64,25 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
       {chain ? (
         <>
           <p className="athlete-numbers">
-            {resting && <small>next </small>}
-            {cue?.before && <small>{cue.before}, then </small>}
+            {resting && (
+              <small>
+                <Trans>next</Trans>{" "}
+              </small>
+            )}
+            {cue?.before && (
+              <small>
+                <Trans>{cue.before}, then</Trans>{" "}
+              </small>
+            )}
             {chain.numbers[thrown]}
             {cue?.after && <small>, {cue.after}</small>}
           </p>
           <p className="athlete-words">{chain.words[thrown].join(", ")}</p>
-          {isOther && <p className="athlete-words">in your other stance</p>}
+          {isOther && (
+            <p className="athlete-words">
+              <Trans>in your other stance</Trans>
+            </p>
+          )}
           <div className="athlete-line">
             <MovingLine chain={chain} slowly={slowly} again since={() => (client.position() ?? from) - from} />
           </div>
@@ -78,9 +96,11 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
         ))}
       </ul>
       <fieldset>
-        <legend>How you read it</legend>
+        <legend>
+          <Trans>How you read it</Trans>
+        </legend>
         <label>
-          Stance
+          <Trans>Stance</Trans>
           <select
             value={stance}
             onChange={(event) => {
@@ -88,12 +108,12 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
               setStance(event.target.value as Stance);
             }}
           >
-            <option value="orthodox">orthodox</option>
-            <option value="southpaw">southpaw</option>
+            <option value="orthodox">{t`orthodox`}</option>
+            <option value="southpaw">{t`southpaw`}</option>
           </select>
         </label>
         <label>
-          Numbers
+          <Trans>Numbers</Trans>
           <select
             value={numbering ?? ""}
             onChange={(event) => {
@@ -101,7 +121,7 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
               setNumbering(event.target.value || null);
             }}
           >
-            <option value="">those of the session</option>
+            <option value="">{t`those of the session`}</option>
             {screen?.numberings.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.name}
@@ -111,7 +131,7 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
         </label>
         {tracks.length > 1 && (
           <label>
-            Group
+            <Trans>Group</Trans>
             <select
               value={track}
               onChange={(event) => {

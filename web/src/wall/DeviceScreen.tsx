@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useEffect, useState } from "react";
 import { stretchAfter } from "./moment";
 import { soundsOf } from "./sounds";
@@ -27,7 +29,7 @@ export function DeviceScreen({ screenKey }: { screenKey: string }) {
     run !== null && bells.some((bell) => bell.atMs <= position && position - bell.atMs < LAMP_MS * run.state.speed);
   const isStanding = run !== null && stands(run.state, now);
   useEffect(() => {
-    document.title = "Button and bell";
+    document.title = t`Button and bell`;
   }, []);
   return (
     <main className="wall-page device">
@@ -40,7 +42,7 @@ export function DeviceScreen({ screenKey }: { screenKey: string }) {
           void client.press(isStanding ? "resume" : "pause");
         }}
       >
-        {isStanding ? "Resume" : "Pause"}
+        {isStanding ? t`Resume` : t`Pause`}
       </button>
       <button
         type="button"
@@ -53,16 +55,16 @@ export function DeviceScreen({ screenKey }: { screenKey: string }) {
           }
         }}
       >
-        Skip
+        <Trans>Skip</Trans>
       </button>
       <p className={rings ? "device-bell is-ringing" : "device-bell"} role="status">
         {run === null
-          ? "No session runs"
+          ? t`No session runs`
           : rings
-            ? "Bell"
+            ? t`Bell`
             : next && !isStanding
-              ? `Bell in ${timeLeft((next.atMs - position) / run.state.speed)}`
-              : "No bell to come"}
+              ? t`Bell in ${timeLeft((next.atMs - position) / run.state.speed)}`
+              : t`No bell to come`}
       </p>
       <p className="device-said">{said}</p>
     </main>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { Programme, ScreenRun } from "../api/client";
 import { QrCode } from "../ui/QrCode";
 import { MovingLine } from "./MovingLine";
@@ -39,26 +41,46 @@ export function SharedTrackView({
         </span>
         <strong className="wall-state">{stateWord(moment, stopped)}</strong>
       </header>
-      <div className="wall-time" role="timer" aria-label="Time left">
+      <div className="wall-time" role="timer" aria-label={t`Time left`}>
         <span className="wall-clock">{timeLeft(moment.leftMs)}</span>
-        {hasSets && <span className="wall-set">set {timeLeft(moment.setLeftMs)}</span>}
+        {hasSets && (
+          <span className="wall-set">
+            <Trans>set {timeLeft(moment.setLeftMs)}</Trans>
+          </span>
+        )}
       </div>
       {onlyTime || (
-        <section className="wall-what" aria-label={resting ? "What comes" : "What now"}>
-          {resting && <p className="wall-next-word">Next</p>}
-          {cue?.before && <p className="wall-beside">{cue.before}, then</p>}
+        <section className="wall-what" aria-label={resting ? t`What comes` : t`What now`}>
+          {resting && (
+            <p className="wall-next-word">
+              <Trans>Next</Trans>
+            </p>
+          )}
+          {cue?.before && (
+            <p className="wall-beside">
+              <Trans>{cue.before}, then</Trans>
+            </p>
+          )}
           {chain && numbers ? (
             <>
               <p className={`wall-numbers wall-numbers-${sizeOf(numbers)}`}>{numbers}</p>
               {cue?.after && <p className="wall-beside">{cue.after}</p>}
-              {isOther && <p className="wall-other">in the other stance</p>}
+              {isOther && (
+                <p className="wall-other">
+                  <Trans>in the other stance</Trans>
+                </p>
+              )}
               <dl className="wall-words">
                 <div>
-                  <dt>O</dt>
+                  <dt>
+                    <Trans>O</Trans>
+                  </dt>
                   <dd>{chain.words[thrownIn.orthodox].join(", ")}</dd>
                 </div>
                 <div>
-                  <dt>S</dt>
+                  <dt>
+                    <Trans>S</Trans>
+                  </dt>
                   <dd>{chain.words[thrownIn.southpaw].join(", ")}</dd>
                 </div>
               </dl>
@@ -82,11 +104,11 @@ export function SharedTrackView({
         )}
         {resting && run.state.speed === 1 && (
           <div className="wall-follow">
-            <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label="Follow it on a phone" />
+            <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label={t`Follow it on a phone`} />
           </div>
         )}
       </footer>
-      <progress className="wall-bar" max={1} value={moment.part} aria-label="How much of it is over" />
+      <progress className="wall-bar" max={1} value={moment.part} aria-label={t`How much of it is over`} />
     </div>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { Programme } from "../api/client";
 import { numbersOf, standingAt, type TrackMoment } from "./moment";
 import { timeLeft } from "./time";
@@ -20,7 +22,7 @@ export function TrackViews({
     <div className={`wall wall-tracks ${stopped ? "is-stopped" : ""}`}>
       <header className="wall-head">
         <span className="wall-title">{moments[0]?.title}</span>
-        <strong className="wall-state">{stopped ? "Paused" : ""}</strong>
+        <strong className="wall-state">{stopped ? t`Paused` : ""}</strong>
       </header>
       {moments.map((moment) => (
         <Track key={moment.track} moment={moment} programme={programme} />
@@ -43,8 +45,16 @@ function Track({ moment, programme }: { moment: TrackMoment; programme: Programm
       <span className="wall-track-time">{timeLeft(moment.leftMs)}</span>
       <span className="wall-track-what">
         <b className={`wall-track-numbers wall-track-${sizeOf(chain ? numbersOf(chain) : "")}`}>
-          {resting && cue && <small>next </small>}
-          {cue?.before && <small>{cue.before}, then </small>}
+          {resting && cue && (
+            <small>
+              <Trans>next</Trans>{" "}
+            </small>
+          )}
+          {cue?.before && (
+            <small>
+              <Trans>{cue.before}, then</Trans>{" "}
+            </small>
+          )}
           {chain ? numbersOf(chain) : cue?.short}
           {cue?.after && <small>, {cue.after}</small>}
         </b>
@@ -58,7 +68,7 @@ function Track({ moment, programme }: { moment: TrackMoment; programme: Programm
         className="wall-bar"
         max={1}
         value={moment.part}
-        aria-label={`How much of it is over for ${moment.name}`}
+        aria-label={t`How much of it is over for ${moment.name}`}
       />
     </section>
   );

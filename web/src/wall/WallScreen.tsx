@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useCallback, useState } from "react";
 import type { Programme, ScreenRun } from "../api/client";
 import { momentOf, type TrackMoment, tracksOf } from "./moment";
@@ -36,7 +38,9 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
   if (view.revoked) {
     return (
       <main className="wall wall-dark">
-        <p>This address opens nothing any more. Ask a coach for a new one.</p>
+        <p>
+          <Trans>This address opens nothing any more. Ask a coach for a new one.</Trans>
+        </p>
       </main>
     );
   }
@@ -48,9 +52,9 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
         <Playing run={run} programme={programme} position={position} stopped={stopped} client={client} />
       ) : (
         <div className="wall wall-idle">
-          <h1>{view.screen?.gym ?? "Periplus"}</h1>
+          <h1>{view.screen?.gym ?? t`Periplus`}</h1>
           <p className="wall-large">
-            {view.screen === null ? "No connection to the gym’s server yet" : "No session runs on this wall"}
+            {view.screen === null ? t`No connection to the gym’s server yet` : t`No session runs on this wall`}
           </p>
           <p className="wall-soft">{view.screen?.name}</p>
         </div>
@@ -58,11 +62,11 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
       <div className="wall-notices">
         {sound.needsPress && (
           <button type="button" className="wall-sound" onClick={sound.allow}>
-            Tap to turn on sound
+            <Trans>Tap to turn on sound</Trans>
           </button>
         )}
         {!corner && view.reach === "away" && run !== null && (
-          <p className="wall-away">{isLongOver ? "no server" : "no server · it goes on"}</p>
+          <p className="wall-away">{isLongOver ? t`no server` : t`no server · it goes on`}</p>
         )}
       </div>
       {corner && <WallStatus client={client} view={view} sound={sound} onClose={() => setCorner(false)} />}
@@ -111,9 +115,13 @@ function Playing({
   if (first.kind === "over" || run.state.endedMs !== null) {
     return (
       <div className="wall wall-over">
-        <h1>End</h1>
+        <h1>
+          <Trans>End</Trans>
+        </h1>
         <p className="wall-large">{run.name}</p>
-        <p className="wall-soft">Well done.</p>
+        <p className="wall-soft">
+          <Trans>Well done.</Trans>
+        </p>
       </div>
     );
   }

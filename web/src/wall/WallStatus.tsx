@@ -1,12 +1,14 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useState } from "react";
 import type { ScreenClient, ScreenView } from "./screenClient";
 import type { SoundCheck } from "./soundCheck";
 import type { SoundState } from "./useSound";
 
 const REACH = {
-  told: "told of changes at once",
-  asking: "asks for changes every 2 s",
-  away: "no server; it goes on by itself",
+  told: t`told of changes at once`,
+  asking: t`asks for changes every 2 s`,
+  away: t`no server; it goes on by itself`,
 };
 
 /** The state of a wall on request: clock, connection and sound. */
@@ -30,29 +32,41 @@ export function WallStatus({
     setChecks(false);
   };
   return (
-    <aside className="wall-corner" aria-label="This wall">
+    <aside className="wall-corner" aria-label={t`This wall`}>
       <dl>
-        <dt>Wall</dt>
-        <dd>{view.screen?.name ?? "not known yet"}</dd>
-        <dt>Clock</dt>
-        <dd>{Number.isFinite(bound) ? `at most ${Math.ceil(bound)} ms off` : "not set yet"}</dd>
-        <dt>Server</dt>
+        <dt>
+          <Trans>Wall</Trans>
+        </dt>
+        <dd>{view.screen?.name ?? t`not known yet`}</dd>
+        <dt>
+          <Trans>Clock</Trans>
+        </dt>
+        <dd>{Number.isFinite(bound) ? t`at most ${Math.ceil(bound)} ms off` : t`not set yet`}</dd>
+        <dt>
+          <Trans>Server</Trans>
+        </dt>
         <dd>{REACH[view.reach]}</dd>
-        <dt>Presses not sent</dt>
+        <dt>
+          <Trans>Presses not sent</Trans>
+        </dt>
         <dd>{view.waiting}</dd>
-        <dt>Sound</dt>
+        <dt>
+          <Trans>Sound</Trans>
+        </dt>
         <dd>
           {checked && (
             <span role="status">
-              {checked.measured} sounds measured, at most {Math.ceil(checked.worstMs)} ms off;{" "}
+              <Trans>
+                {checked.measured} sounds measured, at most {Math.ceil(checked.worstMs)} ms off;{" "}
+              </Trans>
             </span>
           )}
-          {sound.needsPress ? "needs a press" : sound.muted ? "muted" : `${Math.round(100 * sound.volume)} %`}
-          {sound.missing > 0 && `, ${sound.missing} calls could not be fetched`}
+          {sound.needsPress ? t`needs a press` : sound.muted ? "muted" : `${Math.round(100 * sound.volume)} %`}
+          {sound.missing > 0 && t`, ${sound.missing} calls could not be fetched`}
         </dd>
       </dl>
       <label>
-        Volume
+        <Trans>Volume</Trans>
         <input
           type="range"
           min={0}
@@ -64,16 +78,18 @@ export function WallStatus({
       </label>
       <p>
         <button type="button" onClick={() => sound.setMuted(!sound.muted)}>
-          {sound.muted ? "Turn the sound on" : "Mute"}
+          {sound.muted ? t`Turn the sound on` : t`Mute`}
         </button>
         <button type="button" disabled={checks || !view.programme} onClick={() => void check()}>
-          {checks ? "Measuring …" : "Measure the sound"}
+          {checks ? t`Measuring …` : t`Measure the sound`}
         </button>
         <button type="button" onClick={onClose}>
-          Close
+          <Trans>Close</Trans>
         </button>
       </p>
-      <p className="wall-keys">Space pause · ← → back, skip · M mute · + − volume · F whole screen · I this</p>
+      <p className="wall-keys">
+        <Trans>Space pause · ← → back, skip · M mute · + − volume · F whole screen · I this</Trans>
+      </p>
     </aside>
   );
 }

@@ -1,14 +1,17 @@
+import { t } from "@lingui/core/macro";
 import type { TrackMoment } from "./moment";
 
 /** Returns the word for the current state, so that it does not depend on colour. */
 export function stateWord(moment: TrackMoment, stopped: boolean): string {
   if (stopped) {
-    return "Paused";
+    return t`Paused`;
   }
   if (moment.kind === "work") {
-    return moment.lastTen ? "Last ten" : "Work";
+    return moment.lastTen ? t`Last ten` : t`Work`;
   }
-  return { before: "Get ready", rest: "Rest", listen: "Watch", changeover: "Change over", over: "End" }[moment.kind];
+  return { before: t`Get ready`, rest: t`Rest`, listen: t`Watch`, changeover: t`Change over`, over: t`End` }[
+    moment.kind
+  ];
 }
 
 /** Returns the size class for a chain. */
