@@ -11,6 +11,8 @@ use Symfony\Component\Console\Helper\Table;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
+use function Periplus\Core\Language\t;
+
 /** Lists the accounts of the gym. */
 #[AsCommand('coach:list', 'List the coaches with their role and last sign-in')]
 final class CoachListCommand extends Command
@@ -23,9 +25,9 @@ final class CoachListCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $table = (new Table($output))->setStyle('compact')->setHeaders([
-            'Name',
+            t('Name'),
             'E-mail',
-            'Role',
+            t('Role'),
             'Last sign-in (UTC)',
         ]);
         foreach ($this->entities->getRepository(User::class)->findBy([], ['name' => 'ASC']) as $user) {

@@ -21,6 +21,8 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
+use function Periplus\Core\Language\t;
+
 /** Manages the gym's coaches: invitations, roles, password resets and last sign-in. */
 final readonly class CoachesController
 {
@@ -91,14 +93,14 @@ final readonly class CoachesController
             if (!$stays && [$coach] === $heads) {
                 throw new Conflict(
                     'last-head-coach',
-                    'This is the only head coach. Make someone else head coach first.',
+                    t('This is the only head coach. Make someone else head coach first.'),
                 );
             }
             if ($coach->role() !== $role) {
                 $this->audit->add(
                     $user->id(),
                     'coach.role',
-                    \sprintf('made %s %s', $coach->name(), strtr($role->word(), '-', ' ')),
+                    t('made {coach} {role}', coach: $coach->name(), role: strtr($role->word(), '-', ' ')),
                     'coaches/'.$id,
                 );
                 if ($coach->isHeadCoach()) {
@@ -110,7 +112,9 @@ final readonly class CoachesController
                 $this->audit->add(
                     $user->id(),
                     'coach.active',
-                    \sprintf($active ? 'let %s sign in again' : 'no longer lets %s sign in', $coach->name()),
+                    $active
+                        ? t('unblocked {name}', name: $coach->name())
+                        : t('blocked {name}', name: $coach->name()),
                     'coaches/'.$id,
                 );
                 if ($active) {
@@ -160,13 +164,13 @@ final readonly class CoachesController
         RateLimiterFactoryInterface $passwordLimiter,
     ): Response {
         if (!$passwordLimiter->create((string) $user->id())->consume()->isAccepted()) {
-            throw new ApiProblem(429, 'too-many-tries', 'Too many tries. Wait a minute, then try again.');
+            throw new ApiProblem(429, 'too-many-tries', t('Too many tries. Wait a minute, then try again.'));
         }
         $account = $this->get($user->id());
         if (!$hasher->isPasswordValid($account, $request->current)) {
             throw new Invalid(
-                'The current password is not right.',
-                ['violations' => [['field' => 'current', 'message' => 'The current password is not right.']]],
+                t('The current password is not right.'),
+                ['violations' => [['field' => 'current', 'message' => t('The current password is not right.')]]],
                 type: 'wrong-password',
             );
         }
@@ -175,7 +179,7 @@ final readonly class CoachesController
         $account->endSessions();
         $this->entities->flush();
         $this->invitations->endOf($account, InvitationEnding::Password);
-        $this->audit->add($user->id(), 'coach.password', 'changed their password', 'coaches/'.$user->id());
+        $this->audit->add($user->id(), 'coach.password', t('changed their password'), 'coaches/'.$user->id());
         $security->login($account, 'json_login', 'api');
 
         return new Response(status: 204);
@@ -190,7 +194,7 @@ final readonly class CoachesController
 
     private function get(int $id): User
     {
-        return $this->accounts->find($id) ?? throw new NotFound('There is no such coach.');
+        return $this->accounts->find($id) ?? throw new NotFound(t('There is no such coach.'));
     }
 
     /** @return array<string, mixed> */

@@ -18,6 +18,8 @@ use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Manages links for one use: for a new coach, for a new password, or for the first head coach of a new gym. A link is
  * valid for a week, or for a day when it was created on the server's console. It ends earlier when it is withdrawn,
@@ -51,10 +53,10 @@ final class Invitations extends ServiceEntityRepository
         $this->audit->add(
             $maker->id(),
             'coach.invited',
-            \sprintf(
-                'made a link that invites %s as a %s',
-                '' === $for ? 'somebody' : '“'.$for.'”',
-                strtr($request->role()->word(), '-', ' '),
+            t(
+                'made a link that invites {name} as a {role}',
+                name: '' === $for ? 'somebody' : '“'.$for.'”',
+                role: strtr($request->role()->word(), '-', ' '),
             ),
         );
 
@@ -64,13 +66,13 @@ final class Invitations extends ServiceEntityRepository
     public function reset(User $user, User $maker): NewLink
     {
         if (!$user->isActive()) {
-            throw new Conflict('blocked', \sprintf('%s may not sign in. Let them in again first.', $user->name()));
+            throw new Conflict('blocked', t('{user} may not sign in. Let them in again first.', user: $user->name()));
         }
         $this->endOf($user, InvitationEnding::Replaced);
         $this->audit->add(
             $maker->id(),
             'coach.reset',
-            'made a link that sets the password of '.$user->name().' anew',
+            t('made a link for a new password of {name}', name: $user->name()),
             'coaches/'.$user->id(),
         );
 
@@ -92,7 +94,7 @@ final class Invitations extends ServiceEntityRepository
         $this->audit->add(
             null,
             'coach.reset',
-            \sprintf('Somebody at the gym’s machine made a link for a new password of %s', $user->name()),
+            t('Somebody at the gym’s machine made a link for a new password of {user}', user: $user->name()),
             'coaches/'.$user->id(),
         );
 
@@ -116,9 +118,9 @@ final class Invitations extends ServiceEntityRepository
     public function withdraw(int $id, User $by): void
     {
         if (0 === $this->end('i.id = :which', $id, InvitationEnding::Withdrawn)) {
-            throw new NotFound('This link is not open any more: it was used, withdrawn or is too old.');
+            throw new NotFound(t('This link is not open any more: it was used, withdrawn or is too old.'));
         }
-        $this->audit->add($by->id(), 'coach.withdrawn', 'withdrew a link');
+        $this->audit->add($by->id(), 'coach.withdrawn', t('withdrew a link'));
     }
 
     /** Ends all links that would set the password of an account. */
@@ -177,7 +179,7 @@ final class Invitations extends ServiceEntityRepository
             $user->endSessions();
             $this->getEntityManager()->flush();
             $this->endOf($user, InvitationEnding::Password);
-            $this->audit->add($user->id(), 'coach.password', 'set a new password by a link', 'coaches/'.$user->id());
+            $this->audit->add($user->id(), 'coach.password', t('set a new password by a link'), 'coaches/'.$user->id());
 
             return $user;
         }
@@ -186,8 +188,8 @@ final class Invitations extends ServiceEntityRepository
         if ('' === $email || '' === $name) {
             throw Invalid::field(
                 '' === $name ? 'name' : 'email',
-                'Give your name and your e-mail address.',
-                'This is needed.',
+                t('Give your name and your e-mail address.'),
+                t('This is needed.'),
             );
         }
         PasswordRules::require($request->password, 'password', $name, $email);
@@ -205,7 +207,9 @@ final class Invitations extends ServiceEntityRepository
         $this->audit->add(
             $user->id(),
             'coach.joined',
-            $founds ? 'founded the gym' : 'joined the gym as a '.strtr($user->role()->word(), '-', ' '),
+            $founds
+                ? t('founded the gym')
+                : t('joined the gym as a {role}', role: strtr($user->role()->word(), '-', ' ')),
             'coaches/'.$user->id(),
         );
 
@@ -217,7 +221,7 @@ final class Invitations extends ServiceEntityRepository
         if (\count($this->open()) >= self::MAX_OPEN) {
             throw new Conflict(
                 'too-many-open',
-                \sprintf('%d links are open. Withdraw some of them first.', self::MAX_OPEN),
+                t('{maxOpen} links are open. Withdraw some of them first.', maxOpen: self::MAX_OPEN),
             );
         }
         $token = rtrim(strtr(base64_encode(random_bytes(24)), '+/', '-_'), '=');
@@ -277,7 +281,7 @@ final class Invitations extends ServiceEntityRepository
     private static function gone(): NotFound
     {
         return new NotFound(
-            'This link was used already, was withdrawn or is too old. Ask the head coach for a new one.',
+            t('This link was used already, was withdrawn or is too old. Ask the head coach for a new one.'),
             'link-used-up',
         );
     }
@@ -286,8 +290,8 @@ final class Invitations extends ServiceEntityRepository
     {
         return new Conflict(
             'email-taken',
-            'There is an account with this e-mail address already. Sign in with it, or ask the head coach for a link '
-                .'that sets its password anew.',
+            t('There is an account with this e-mail address already. Sign in with it, or ask the head coach for a link '
+                .'that sets its password anew.'),
         );
     }
 }

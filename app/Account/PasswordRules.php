@@ -7,6 +7,8 @@ namespace Periplus\App\Account;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Rejects passwords that are short, among the most common, or contain one's own name. Length matters most, and kinds of
  * characters are not required (NIST SP 800-63B, section 5.1.1.2).
@@ -49,14 +51,21 @@ final readonly class PasswordRules
         );
 
         return match (true) {
-            $length < self::MIN_LENGTH => \sprintf('A password has at least %d characters.', self::MIN_LENGTH),
-            $length > self::MAX_LENGTH => \sprintf('A password has at most %d characters.', self::MAX_LENGTH),
-            mb_strlen($rest) < self::MIN_LENGTH - 4 && $rest !== $plain => 'A password that is made of your own name '
-                .'or address is the first that is tried. Choose another.',
+            $length < self::MIN_LENGTH => t(
+                'A password has at least {minLength} characters.',
+                minLength: self::MIN_LENGTH,
+            ),
+            $length > self::MAX_LENGTH => t(
+                'A password has at most {maxLength} characters.',
+                maxLength: self::MAX_LENGTH,
+            ),
+            mb_strlen($rest) < self::MIN_LENGTH - 4 && $rest !== $plain => t(
+                'A password that is made of your own name or address is the first that is tried. Choose another.',
+            ),
             1 === preg_match('/^(.{1,4}?)\1+$/us', $letters),
             self::isRow($letters),
-            \in_array($letters, self::worst(), true) => 'This password is among the first that are tried. Choose '
-                .'another, such as four words that have nothing to do with each other.',
+            \in_array($letters, self::worst(), true) => t('This password is among the first that are tried. Choose '
+                .'another, such as four words that have nothing to do with each other.'),
             default => null,
         };
     }

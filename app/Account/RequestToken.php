@@ -9,6 +9,8 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Security\Csrf\CsrfToken;
 use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * The CSRF token that every write sends in a header, which other sites cannot set. A signed-in coach has one in the
  * session; anonymous visitors share one, so that nothing is stored for them.
@@ -42,7 +44,7 @@ final readonly class RequestToken
     /** Browsers send the page a write comes from; other clients need not. */
     private function isOurs(Request $request): bool
     {
-        $origin = $request->headers->get('Origin');
+        $origin = $request->headers->get(t('Origin'));
 
         return null === $origin
             || $origin === $request->getSchemeAndHttpHost()
@@ -51,6 +53,6 @@ final readonly class RequestToken
 
     private function anonymous(): string
     {
-        return hash_hmac('sha256', 'whoever is not signed in', $this->secret);
+        return hash_hmac('sha256', t('whoever is not signed in'), $this->secret);
     }
 }

@@ -21,6 +21,8 @@ use Symfony\Component\Security\Http\Authentication\AuthenticationSuccessHandlerI
 use Symfony\Component\Security\Http\Event\LogoutEvent;
 use Symfony\Component\Security\Http\SecurityRequestAttributes;
 
+use function Periplus\Core\Language\t;
+
 /** Answers a sign-in, a failed sign-in and a sign-out; the first two are written to the audit log. */
 final readonly class SignInAnswers implements SuccessHandler, FailureHandler
 {
@@ -41,7 +43,7 @@ final readonly class SignInAnswers implements SuccessHandler, FailureHandler
         if ($user instanceof User) {
             $this->accounts->find($user->id())?->signedIn($this->clock->now());
             $this->entities->flush();
-            $this->audit->add($user->id(), 'sign-in.succeeded', 'signed in', 'coaches/'.$user->id());
+            $this->audit->add($user->id(), 'sign-in.succeeded', t('signed in'), 'coaches/'.$user->id());
         }
 
         return $this->view->response($user instanceof User ? $user : null);
@@ -51,9 +53,9 @@ final readonly class SignInAnswers implements SuccessHandler, FailureHandler
     {
         if ($exception instanceof TooManyLoginAttemptsAuthenticationException) {
             // One row for a period, not one for each attempt.
-            $this->audit->addOnce('sign-in.held-back', 'Tries to sign in were held back: there were too many', 600);
+            $this->audit->addOnce('sign-in.held-back', t('Tries to sign in were held back: there were too many'), 600);
 
-            return ProblemResponse::of(429, 'too-many-tries', 'Too many tries. Wait a minute, then sign in again.');
+            return ProblemResponse::of(429, 'too-many-tries', t('Too many tries. Wait a minute, then sign in again.'));
         }
         $this->limiter->failed($request);
         $name = $request->attributes->get(SecurityRequestAttributes::LAST_USERNAME);
@@ -65,19 +67,21 @@ final readonly class SignInAnswers implements SuccessHandler, FailureHandler
         if (null === $account) {
             $this->audit->addOnce(
                 'sign-in.failed',
-                'Somebody failed to sign in under a name that is not known here',
+                t('Somebody failed to sign in under a name that is not known here'),
                 60,
             );
         } else {
             $this->audit->add(
                 $account->id(),
                 'sign-in.failed',
-                $isActive ? 'failed to sign in: the password was wrong' : 'failed to sign in: the account is blocked',
+                $isActive
+                    ? t('failed to sign in: the password was wrong')
+                    : t('failed to sign in: the account is blocked'),
                 'coaches/'.$account->id(),
             );
         }
 
-        return ProblemResponse::of(401, 'sign-in-failed', 'The e-mail address or the password is not right.');
+        return ProblemResponse::of(401, 'sign-in-failed', t('The e-mail address or the password is not right.'));
     }
 
     #[AsEventListener]
@@ -92,7 +96,7 @@ final readonly class SignInAnswers implements SuccessHandler, FailureHandler
         $body = json_decode($request->getContent(), true);
         $password = \is_array($body) && \is_string($body['password'] ?? null) ? $body['password'] : '';
         try {
-            $this->hasher->hashPassword(new User('nobody@nowhere.example', 'Nobody', GymRole::Coach), $password);
+            $this->hasher->hashPassword(new User('nobody@nowhere.example', t('Nobody'), GymRole::Coach), $password);
         } catch (InvalidPasswordException) {
             // Too long to be a password: rejected at once, for existing accounts as well.
         }

@@ -9,6 +9,8 @@ use Periplus\App\Store\NotAllowed;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
+use function Periplus\Core\Language\t;
+
 /** Rejects writes without the session's CSRF token and request bodies that are too large. */
 #[AsEventListener(priority: 20)]
 final readonly class WriteGuard
@@ -45,12 +47,12 @@ final readonly class WriteGuard
             throw new ApiProblem(
                 413,
                 'too-large',
-                \sprintf('This is larger than the %d kB the server takes at a time.', $largest / 1024),
+                t('This is larger than the {largest} kB the server takes at a time.', largest: $largest / 1024),
             );
         }
         // A screen authenticates by the key in its URL, which no other site knows; sessions are ignored there.
         if (!str_starts_with($request->getPathInfo(), '/api/screens/') && !$this->token->isValid($request)) {
-            throw new NotAllowed('This page is out of date. Reload it and try again.', 'token-missing');
+            throw new NotAllowed(t('This page is out of date. Reload it and try again.'), 'token-missing');
         }
     }
 }

@@ -9,6 +9,8 @@ use Periplus\App\Account\User;
 use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\Versioned;
 
+use function Periplus\Core\Language\t;
+
 /** The gym's own list of reminders or exercises. A migration created a row for each. */
 #[ORM\Entity(repositoryClass: GymAdvice::class)]
 #[ORM\Table(name: 'advice')]
@@ -46,7 +48,7 @@ class EditedAdvice implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return 'This list was changed meanwhile. Nothing was overwritten; look at the newest and make the change '
-            .'again.';
+        return t('This list was changed meanwhile. Nothing was overwritten; look at the newest and make the change '
+            .'again.');
     }
 }

@@ -13,6 +13,8 @@ use Periplus\App\Store\Versions;
 use Periplus\Core\Session\Advice\Advice;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Finds the gym's reminders and exercises: the built-in ones until the head coach edits them.
  *
@@ -74,14 +76,16 @@ final class GymAdvice extends ServiceEntityRepository
      */
     public function store(string $list, int $basedOn, ?array $rows, User $editor): void
     {
-        $this->versions->change(EditedAdvice::class, $list, $basedOn, 'There is no such list.', function (
+        $this->versions->change(EditedAdvice::class, $list, $basedOn, t('There is no such list.'), function (
             EditedAdvice $advice,
         ) use ($list, $rows, $editor): void {
             $advice->change($rows, $this->accounts->managed($editor), $this->clock->now());
             $this->audit->add(
                 $editor->id(),
                 'advice.'.$list,
-                \sprintf(null === $rows ? 'took back the %s that ship with Periplus' : 'changed the %s', $list),
+                null === $rows
+                    ? t('reset the {list} to the built-in list', list: $list)
+                    : t('changed the {list}', list: $list),
             );
         });
         $this->read = null;

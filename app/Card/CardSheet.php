@@ -8,6 +8,8 @@ use Periplus\App\Http\PlainText;
 use Periplus\App\Print\LineSvg;
 use Periplus\App\Print\Sheet;
 
+use function Periplus\Core\Language\t;
+
 /** Prints a card for an athlete on A4, in mm, with as many combinations a page as fit. */
 final readonly class CardSheet
 {
@@ -43,7 +45,11 @@ final readonly class CardSheet
             $pdf,
             Sheet::WORDS,
             10,
-            ucfirst($card->content()->stance->value).' stance · numbers: '.$document['numbering'],
+            t(
+                '{stance} stance · numbers: {numbering}',
+                stance: ucfirst($card->content()->stance->value),
+                numbering: $document['numbering'],
+            ),
             90,
         );
         $pdf->Ln(4);
@@ -79,7 +85,13 @@ final readonly class CardSheet
             $pdf->setY($y + $svg->height() * $scale + 1);
             $this->write($pdf, Sheet::WORDS, 11, implode(', ', $row['words']), 255);
             if ([] !== $row['reminders']) {
-                $this->write($pdf, Sheet::WORDS, 9, 'Think of: '.implode(' · ', $row['reminders']), 90);
+                $this->write(
+                    $pdf,
+                    Sheet::WORDS,
+                    9,
+                    t('Think of: {reminders}', reminders: implode(' · ', $row['reminders'])),
+                    90,
+                );
             }
             $pdf->Ln(4);
         }
@@ -95,8 +107,8 @@ final readonly class CardSheet
             $pdf,
             Sheet::WORDS,
             7.5,
-            'Slow and clean first. Not to the head of a partner, and no spinning strikes, without your coach. When '
-                .'something hurts, stop and say so.',
+            t('Slow and clean first. Not to the head of a partner, and no spinning strikes, without your coach. When '
+                .'something hurts, stop and say so.'),
             90,
         );
     }

@@ -19,6 +19,8 @@ use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Finds and stores cards for athletes: combinations to take home, under a link that needs no account and can be
  * revoked.
@@ -61,7 +63,7 @@ final class Cards extends ServiceEntityRepository implements HasQuota
             $this->combinations->summaries($request->combinations),
         );
         if ([] === $combinations) {
-            throw Invalid::field('combinations', 'There is no such combination in the library.');
+            throw Invalid::field('combinations', t('There is no such combination in the library.'));
         }
         $content = new CardContent($request->stance, $request->numbering, $request->group, $combinations);
 
@@ -72,7 +74,7 @@ final class Cards extends ServiceEntityRepository implements HasQuota
             $this->audit->add(
                 $creator->id(),
                 'card.created',
-                \sprintf('made the card “%s”', $card->name()),
+                t('made the card “{card}”', card: $card->name()),
                 'cards/'.$card->id(),
             );
 
@@ -95,14 +97,14 @@ final class Cards extends ServiceEntityRepository implements HasQuota
     /** @throws NotFound */
     public function get(int $id): Card
     {
-        return $this->find($id) ?? throw new NotFound('There is no such card.');
+        return $this->find($id) ?? throw new NotFound(t('There is no such card.'));
     }
 
     /** @throws Gone when the key opens nothing, or nothing any more */
     public function withKey(string $key): Card
     {
         return $this->findOneBy(['key' => $key, 'revokedAt' => null])
-            ?? throw new Gone('This card is not to be had any more. Ask your coach for a new one.');
+            ?? throw new Gone(t('This card is not to be had any more. Ask your coach for a new one.'));
     }
 
     public function revoke(int $id, User $coach): Card
@@ -113,7 +115,7 @@ final class Cards extends ServiceEntityRepository implements HasQuota
             $this->audit->add(
                 $coach->id(),
                 'card.revoked',
-                \sprintf('revoked the card “%s”', $card->name()),
+                t('revoked the card “{card}”', card: $card->name()),
                 'cards/'.$id,
             );
         }

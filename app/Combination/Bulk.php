@@ -7,6 +7,8 @@ namespace Periplus\App\Combination;
 use Periplus\App\Account\User;
 use Periplus\App\Store\Invalid;
 
+use function Periplus\Core\Language\t;
+
 /** Changes several combinations together or none: if one was changed meanwhile, nothing is changed. */
 final readonly class Bulk
 {
@@ -22,7 +24,7 @@ final readonly class Bulk
     {
         $theme = mb_strtolower(trim($request->theme));
         if ('' === $theme && \in_array($request->action, ['tag', 'untag'], true)) {
-            throw Invalid::field('theme', 'Name the theme.');
+            throw Invalid::field('theme', t('Name the theme.'));
         }
 
         return $this->library->write(

@@ -12,6 +12,8 @@ use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /**
  * A chain with a name, a starting stance and its place in the library. The chain is stored by role in parity notation;
  * the result of its check is stored for filters and computed again at every save.
@@ -217,9 +219,9 @@ class Combination implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return \sprintf(
-            '%s changed this combination meanwhile. Nothing was overwritten; look at the newest and save again.',
-            $this->editor->name(),
+        return t(
+            '{editor} changed this combination meanwhile. Nothing was overwritten; look at the newest and save again.',
+            editor: $this->editor->name(),
         );
     }
 

@@ -14,6 +14,8 @@ use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Reading;
 use Periplus\Core\Notation\Writer;
 
+use function Periplus\Core\Language\t;
+
 /** Reads a combination that is sent to be saved, in the numbering in which it was typed, into stored form. */
 final readonly class DraftReader
 {
@@ -72,7 +74,7 @@ final readonly class DraftReader
         );
 
         return new Invalid(
-            'The chain cannot be read yet, so it was not saved. '.$reading->problems[0]->message,
+            t('The chain cannot be read yet, so it was not saved. {problem}', problem: $reading->problems[0]->message),
             ['problems' => $problems],
             type: 'unreadable-chain',
         );

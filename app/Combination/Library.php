@@ -21,6 +21,8 @@ use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\HouseRules\HouseRules;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Changes the library: create, change, archive, restore. Every write names the version it is based on, so nothing
  * unseen is overwritten. Every version is kept, and every write is logged.
@@ -130,7 +132,7 @@ final readonly class Library
         return $this->entities->getRepository(CombinationVersion::class)->findOneBy([
             'combination' => $combination,
             'version' => $version,
-        ]) ?? throw new NotFound('There is no such version of this combination.');
+        ]) ?? throw new NotFound(t('There is no such version of this combination.'));
     }
 
     /**
@@ -163,7 +165,7 @@ final readonly class Library
         if (null !== $same) {
             throw new Conflict(
                 'already-there',
-                \sprintf('This chain is already in the library as "%s".', $same->content()->name),
+                t('This chain is already in the library as "{content}".', content: $same->content()->name),
                 ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]],
             );
         }
@@ -218,10 +220,11 @@ final readonly class Library
         $changed = null === $then ? [] : $combination->content()->differencesFrom($then->content());
 
         return new ChangedMeanwhile(
-            \sprintf(
-                '%s changed this combination meanwhile%s. Nothing was overwritten; look at the newest and save again.',
-                $row->editor['name'],
-                [] === $changed ? '' : ' ('.implode(', ', $changed).')',
+            t(
+                '{name} changed this combination meanwhile{fields}. Nothing was overwritten; look at the newest and '
+                    .'save again.',
+                name: $row->editor['name'],
+                fields: [] === $changed ? '' : ' ('.implode(', ', $changed).')',
             ),
             [
                 'current' => $this->lines->with($row->toArray(), $this->numberings->forUser($reader)),
@@ -246,7 +249,7 @@ final readonly class Library
         $this->audit->add(
             $editor->id(),
             'combination.'.$change->value,
-            \sprintf('%s “%s”', $change->words(), $combination->content()->name),
+            t('{change} “{content}”', change: $change->words(), content: $combination->content()->name),
             'combinations/'.$combination->id(),
         );
     }

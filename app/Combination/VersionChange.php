@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
+use function Periplus\Core\Language\t;
+
 /** The kind of change that made a version. */
 enum VersionChange: string
 {
@@ -18,12 +20,12 @@ enum VersionChange: string
     public function words(): string
     {
         return match ($this) {
-            self::Created => 'put into the library:',
+            self::Created => t('put into the library:'),
             self::Updated => 'changed',
-            self::Imported => 'changed by an import',
+            self::Imported => t('changed by an import'),
             self::Archived => 'archived',
             self::Restored => 'restored',
-            self::BroughtBack => 'brought back an earlier version of',
+            self::BroughtBack => t('brought back an earlier version of'),
         };
     }
 }

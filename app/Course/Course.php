@@ -9,6 +9,8 @@ use Periplus\App\Account\User;
 use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\Versioned;
 
+use function Periplus\Core\Language\t;
+
 /** A group that trains regularly. */
 #[ORM\Entity(repositoryClass: Courses::class)]
 #[ORM\Table(name: 'course')]
@@ -76,8 +78,8 @@ class Course implements Versioned, \JsonSerializable
 
     public function changedMeanwhile(): string
     {
-        return 'This course was changed meanwhile. Nothing was overwritten; look at the newest and make the change '
-            .'again.';
+        return t('This course was changed meanwhile. Nothing was overwritten; look at the newest and make the change '
+            .'again.');
     }
 
     /** @return array<mixed> */

@@ -13,6 +13,8 @@ use Periplus\App\Store\NotFound;
 use Periplus\App\Store\Versions;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * The courses of the gym.
  *
@@ -99,7 +101,7 @@ final class Courses extends ServiceEntityRepository
             $editor,
         ): void {
             $course->restore();
-            $this->record($course, $editor, 'course.restored', 'brought back');
+            $this->record($course, $editor, 'course.restored', t('brought back'));
         });
     }
 
@@ -108,7 +110,7 @@ final class Courses extends ServiceEntityRepository
         $this->audit->add(
             $editor->id(),
             $what,
-            \sprintf('%s the course “%s”', $did, $course->name()),
+            t('{did} the course “{course}”', did: $did, course: $course->name()),
             'course/'.$course->id(),
         );
     }

@@ -24,6 +24,8 @@ use Symfony\Component\Routing\Requirement\EnumRequirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
+use function Periplus\Core\Language\t;
+
 final readonly class ExchangeController
 {
     /** Duration of one step, in s. */
@@ -96,7 +98,7 @@ final readonly class ExchangeController
         #[MapQueryParameter] int $page = 1,
     ): JsonResponse {
         if ($page < 1 || $page > ImportFile::MAX_ENTRIES) {
-            throw new Invalid('There is no such page.');
+            throw new Invalid(t('There is no such page.'));
         }
         $numbering = $numberings->forUser($user);
         $rows = array_map(static function (ImportLine $line) use ($lines, $numbering): array {

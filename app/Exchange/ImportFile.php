@@ -8,6 +8,8 @@ use Periplus\App\Http\PlainText;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Splits a file into its combinations. Parts that are not understood are reported with their line; nothing is
  * guessed.
@@ -30,7 +32,7 @@ final readonly class ImportFile
     public static function split(FileFormat $format, string $content, ImportOptions $given): array
     {
         if (!mb_check_encoding($content, 'UTF-8')) {
-            throw self::broken('This file is not UTF-8 text. Save it as UTF-8 and import it again.');
+            throw self::broken(t('This file is not UTF-8 text. Save it as UTF-8 and import it again.'));
         }
         $content = str_starts_with($content, "\u{FEFF}") ? substr($content, 3) : $content;
         $entries = match ($format) {
@@ -39,7 +41,7 @@ final readonly class ImportFile
             FileFormat::Text => self::text($content, $given),
         };
         if ([] === $entries) {
-            throw self::broken('There is no combination in this file.');
+            throw self::broken(t('There is no combination in this file.'));
         }
 
         return $entries;
@@ -54,9 +56,10 @@ final readonly class ImportFile
     {
         if ($count > self::MAX_ENTRIES) {
             throw self::broken(
-                \sprintf(
-                    'This file has more than %s combinations, which is as many as are imported at a time. Split it.',
-                    number_format(self::MAX_ENTRIES),
+                t(
+                    'This file has more than {maxEntries} combinations, which is as many as are imported at a time. '
+                        .'Split it.',
+                    maxEntries: number_format(self::MAX_ENTRIES),
                 ),
             );
         }
@@ -72,10 +75,10 @@ final readonly class ImportFile
         if (null === $data && \JSON_ERROR_NONE !== json_last_error()) {
             $place = JsonPlace::ofMistake($content);
             throw self::broken(
-                \sprintf(
-                    'This JSON is broken at line %d, column %d. Nothing was imported.',
-                    $place->line,
-                    $place->column,
+                t(
+                    'This JSON is broken at line {line}, column {column}. Nothing was imported.',
+                    line: $place->line,
+                    column: $place->column,
                 ),
                 $place->line,
             );
@@ -86,18 +89,18 @@ final readonly class ImportFile
             || !\is_array($data['combinations'] ?? null)
         ) {
             throw self::broken(
-                \sprintf(
-                    'This is not a library of Periplus: it needs "format": "%s" and a list of combinations.',
-                    Export::FORMAT,
+                t(
+                    'This is not a library of Periplus: it needs "format": "{format}" and a list of combinations.',
+                    format: Export::FORMAT,
                 ),
             );
         }
         if (Export::VERSION !== ($data['version'] ?? null)) {
             throw self::broken(
-                \sprintf(
-                    'This library is of version %s, and version %d is understood here. Export it anew.',
-                    \is_scalar($data['version'] ?? null) ? (string) $data['version'] : 'unknown',
-                    Export::VERSION,
+                t(
+                    'This library is of version {version}, and version {version2} is understood here. Export it anew.',
+                    version: \is_scalar($data['version'] ?? null) ? (string) $data['version'] : 'unknown',
+                    version2: Export::VERSION,
                 ),
             );
         }
@@ -107,7 +110,7 @@ final readonly class ImportFile
             $line = $lines[$index] ?? 1;
             $source = self::short((string) json_encode($row, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES));
             if (!\is_array($row) || !\is_string($row['name'] ?? null) || !\is_string($row['chain'] ?? null)) {
-                $entries[] = new ImportEntry($line, $source, null, 'A combination has a "name" and a "chain".');
+                $entries[] = new ImportEntry($line, $source, null, t('A combination has a "name" and a "chain".'));
                 continue;
             }
             $string = static fn (string $key, string $default): string => \is_string($row[$key] ?? null)
@@ -151,10 +154,11 @@ final readonly class ImportFile
         $first = fgetcsv($stream, null, ',', '"', '');
         if (false !== $first && \count($first) > self::MAX_COLUMNS) {
             throw self::broken(
-                \sprintf(
-                    'The first line of this file has %s columns; a library has %d. Is it another kind of file?',
-                    number_format(\count($first)),
-                    \count(Export::COLUMNS),
+                t(
+                    'The first line of this file has {count} columns; a library has {count2}. Is it another kind of '
+                        .'file?',
+                    count: number_format(\count($first)),
+                    count2: \count(Export::COLUMNS),
                 ),
                 1,
             );
@@ -165,7 +169,7 @@ final readonly class ImportFile
         );
         if (!\in_array('chain', $columns, true)) {
             throw self::broken(
-                'The first line of a CSV file names its columns, and one of them is "chain". The others may be '
+                t('The first line of a CSV file names its columns, and one of them is "chain". The others may be ')
                     .implode(', ', array_diff(Export::COLUMNS, ['chain']))
                     .'.',
                 1,
@@ -191,10 +195,10 @@ final readonly class ImportFile
                     $line,
                     $source,
                     null,
-                    \sprintf(
-                        'This line has %d cells, and there are %d columns. Is a comma missing its quotes?',
-                        \count($cells),
-                        \count($columns),
+                    t(
+                        'This line has {count} cells, and there are {count2} columns. Is a comma missing its quotes?',
+                        count: \count($cells),
+                        count2: \count($columns),
                     ),
                 );
                 continue;

@@ -20,6 +20,8 @@ use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Validator\ValidatorInterface;
 
+use function Periplus\Core\Language\t;
+
 /** Decides what each entry of a file would do to the library. */
 final readonly class ImportJudge
 {
@@ -91,7 +93,7 @@ final readonly class ImportJudge
                 $namesake = $namesakes[$lower[$line]] ?? $line;
                 $namesakes[$lower[$line]] = min($namesake, $line);
                 if ($namesake < $line) {
-                    $hints[$line] = \sprintf('Entry %d has the same name.', $namesake);
+                    $hints[$line] = t('Entry {namesake} has the same name.', namesake: $namesake);
                 }
             }
             if (LineKind::New === $judged[$line]->kind) {
@@ -99,12 +101,14 @@ final readonly class ImportJudge
             }
         }
         foreach ($this->similar->nearest($near) as $line => $nearest) {
-            $judged[$line] = $judged[$line]->saying(\sprintf(
-                '%s “%s” (%s).',
-                ucfirst($nearest['relation']->words()),
-                $nearest['row']['name'],
-                $nearest['row']['notation'],
-            ));
+            $judged[$line] = $judged[$line]->saying(
+                t(
+                    '{relation} “{name}” ({notation}).',
+                    relation: ucfirst($nearest['relation']->words()),
+                    name: $nearest['row']['name'],
+                    notation: $nearest['row']['notation'],
+                ),
+            );
         }
         foreach ($hints as $line => $hint) {
             $judged[$line] = $judged[$line]->saying(trim($hint.' '.$judged[$line]->message));
@@ -128,7 +132,10 @@ final readonly class ImportJudge
         ?CombinationSummary $named,
     ): Judgement {
         if (null !== $earlier) {
-            return new Judgement(LineKind::Duplicate, \sprintf('The same chain is entry %d of this file.', $earlier));
+            return new Judgement(
+                LineKind::Duplicate,
+                t('The same chain is entry {earlier} of this file.', earlier: $earlier),
+            );
         }
         if (null !== $same) {
             $theirs = $same->content;
@@ -138,19 +145,23 @@ final readonly class ImportJudge
             return match (true) {
                 $isSame && $theirs->toArray() === $would->toArray() => new Judgement(
                     LineKind::Same,
-                    'It is in the library just so.',
+                    t('It is in the library just so.'),
                     combination: $same->id,
                 ),
                 $isSame && null === $same->archivedAt => new Judgement(
                     LineKind::Changed,
-                    \sprintf('Changes %s of “%s”.', implode(', ', $would->differencesFrom($theirs)), $theirs->name),
+                    t(
+                        'Changes {differencesFrom} of “{theirs}”.',
+                        differencesFrom: implode(', ', $would->differencesFrom($theirs)),
+                        theirs: $theirs->name,
+                    ),
                     $would,
                     combination: $same->id,
                     version: $same->version,
                 ),
                 default => new Judgement(
                     LineKind::Duplicate,
-                    \sprintf('This chain is in the library already as “%s”.', $theirs->name),
+                    t('This chain is in the library already as “{theirs}”.', theirs: $theirs->name),
                     combination: $same->id,
                 ),
             };
@@ -158,10 +169,10 @@ final readonly class ImportJudge
         if (null !== $named && !$archived) {
             return new Judgement(
                 LineKind::Changed,
-                \sprintf(
-                    'Changes the chain of “%s”, which is %s now.',
-                    $named->content->name,
-                    $named->content->notation,
+                t(
+                    'Changes the chain of “{content}”, which is {notation} now.',
+                    content: $named->content->name,
+                    notation: $named->content->notation,
                 ),
                 $named->content->with($draft->content, $stated),
                 combination: $named->id,
@@ -187,10 +198,11 @@ final readonly class ImportJudge
      */
     private function draft(array $fields): CombinationDraft
     {
-        $stance = Stance::tryFrom(mb_strtolower($fields['stance'])) ?? throw new Invalid(\sprintf(
-            '“%s” is no stance: orthodox or southpaw.',
-            mb_substr($fields['stance'], 0, 30),
-        ));
+        $stance =
+            Stance::tryFrom(mb_strtolower($fields['stance'])) ??
+            throw new Invalid(
+                t('“{stance}” is no stance: orthodox or southpaw.', stance: mb_substr($fields['stance'], 0, 30)),
+            );
         $request = new SaveRequest(
             '' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'],
             $fields['chain'],

@@ -8,6 +8,8 @@ use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
 
+use function Periplus\Core\Language\t;
+
 /** Stores the entries of an import in bulk. */
 final readonly class ImportLines
 {
@@ -31,7 +33,7 @@ final readonly class ImportLines
                     $import,
                     $index + 1,
                     LineKind::Waiting->value,
-                    \sprintf('Line %d: %s', $entry->line, $entry->source),
+                    t('Line {line}: {source}', line: $entry->line, source: $entry->source),
                     json_encode($entry->toArray(), \JSON_THROW_ON_ERROR),
                     $entry->problem,
                 );

@@ -23,6 +23,8 @@ use Periplus\App\Store\NotFound;
 use Periplus\App\Store\Versions;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Runs imports in two phases. The first reads a file and decides what each line would do, in steps that survive a
  * killed server; the library does not change. The second applies everything in one transaction, or nothing.
@@ -121,7 +123,7 @@ final readonly class ImportRuns
                 return;
             }
             if (ImportState::Ready !== $import->state()) {
-                throw new Conflict('not-ready', 'The file is not read to the end yet. Wait for it, then import.');
+                throw new Conflict('not-ready', t('The file is not read to the end yet. Wait for it, then import.'));
             }
             [$new, $numbers, $changed, $held] = [[], [], [], []];
             foreach ($this->comingIn($import) as $line) {
@@ -144,7 +146,7 @@ final readonly class ImportRuns
                 $this->refuseWhatCame($new);
                 throw new Conflict(
                     'already-there',
-                    'A chain of this file came into the library meanwhile. Read the file again.',
+                    t('A chain of this file came into the library meanwhile. Read the file again.'),
                 );
             }
             $this->lines->became($import->id(), array_combine($numbers, $ids));
@@ -161,7 +163,7 @@ final readonly class ImportRuns
                 $this->audit->add(
                     $user->id(),
                     'library.imported',
-                    \sprintf('imported a file: %d new, %d changed', \count($new), \count($changed)),
+                    t('imported a file: {count} new, {count2} changed', count: \count($new), count2: \count($changed)),
                 );
                 $import->setState(ImportState::Applied);
             });
@@ -181,7 +183,7 @@ final readonly class ImportRuns
         return $this->entities->wrapInTransaction(function () use ($id, $user): array {
             $import = $this->hold($id);
             if (ImportState::Applied !== $import->state()) {
-                throw new Conflict('not-applied', 'This import is not in place, so there is nothing to take back.');
+                throw new Conflict('not-applied', t('This import is not in place, so there is nothing to take back.'));
             }
             $lines = array_filter(
                 array_reverse($this->comingIn($import)),
@@ -205,7 +207,11 @@ final readonly class ImportRuns
                 $this->audit->add(
                     $user->id(),
                     'library.import-undone',
-                    \sprintf('took an import back: %d of %d', \count($lines) - \count($stays), \count($lines)),
+                    t(
+                        'took an import back: {count} of {count2}',
+                        count: \count($lines) - \count($stays),
+                        count2: \count($lines),
+                    ),
                 );
                 $import->setState(ImportState::Undone);
 
@@ -222,11 +228,11 @@ final readonly class ImportRuns
             if (ImportState::Ready !== $import->state()) {
                 throw new Conflict(
                     'not-ready',
-                    'Entries can be changed once the file is read to the end, and before it is imported.',
+                    t('Entries can be changed once the file is read to the end, and before it is imported.'),
                 );
             }
             $line = $this->entities->find(ImportLine::class, ['import' => $import, 'number' => $number])
-                ?? throw new NotFound('There is no such entry in this file.');
+                ?? throw new NotFound(t('There is no such entry in this file.'));
             if ($request->leaveOut) {
                 $line->leaveOut();
                 $this->entities->persist($line);
@@ -358,7 +364,7 @@ final readonly class ImportRuns
 
     private static function found(?ImportRun $import): ImportRun
     {
-        return $import ?? throw new NotFound('This import is not there any more. Begin it again.');
+        return $import ?? throw new NotFound(t('This import is not there any more. Begin it again.'));
     }
 
     /**

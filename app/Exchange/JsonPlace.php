@@ -7,6 +7,8 @@ namespace Periplus\App\Exchange;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
 
+use function Periplus\Core\Language\t;
+
 /** Finds places in a JSON text, which PHP's own parser does not report: syntax errors, and the start of list items. */
 final readonly class JsonPlace
 {
@@ -76,7 +78,7 @@ final readonly class JsonPlace
         foreach (self::tokens($json) as [$position, , $token]) {
             if (++$count > self::MAX_TOKENS) {
                 throw new Invalid(
-                    'This file holds more than any library of this size would. Nothing was imported.',
+                    t('This file holds more than any library of this size would. Nothing was imported.'),
                     type: 'broken-file',
                 );
             }

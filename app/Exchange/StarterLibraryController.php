@@ -10,6 +10,8 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
 
+use function Periplus\Core\Language\t;
+
 final readonly class StarterLibraryController
 {
     public function __construct(private StarterLibrary $library)
@@ -20,7 +22,7 @@ final readonly class StarterLibraryController
     public function read(#[MapQueryParameter] string $rules = 'all-limbs'): JsonResponse
     {
         if (!\in_array($rules, BuiltInHouseRules::ids(), true)) {
-            throw new NotFound('The rules are boxing, kickboxing or all-limbs.');
+            throw new NotFound(t('The rules are boxing, kickboxing or all-limbs.'));
         }
 
         return new JsonResponse($this->library->under($rules));

@@ -8,6 +8,8 @@ use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\Versioned;
 
+use function Periplus\Core\Language\t;
+
 /** The gym of this database: a single row, created by the first migration. */
 #[ORM\Entity(repositoryClass: Gyms::class)]
 #[ORM\Table(name: 'gym')]
@@ -145,8 +147,8 @@ class Gym implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return 'Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the '
-            .'change again.';
+        return t('Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the '
+            .'change again.');
     }
 
     /** Tells whether there are steps that were neither completed nor skipped. */

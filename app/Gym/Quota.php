@@ -7,6 +7,8 @@ namespace Periplus\App\Gym;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Refused;
 
+use function Periplus\Core\Language\t;
+
 /** How much of something a gym has, and the maximum. */
 final readonly class Quota implements \JsonSerializable
 {
@@ -24,11 +26,11 @@ final readonly class Quota implements \JsonSerializable
         if ($this->used + $more > $this->limit) {
             throw new Conflict(
                 'quota-reached',
-                \sprintf(
-                    'A gym keeps at most %s %s, and that many are here. Remove what is no longer needed; Gym, Status '
-                        .'shows the quotas.',
-                    number_format($this->limit),
-                    $this->what,
+                t(
+                    'A gym keeps at most {limit} {what}, and that many are here. Remove what is no longer needed; '
+                        .'Gym, Status shows the quotas.',
+                    limit: number_format($this->limit),
+                    what: $this->what,
                 ),
             );
         }

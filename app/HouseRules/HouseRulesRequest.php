@@ -15,6 +15,8 @@ use Periplus\Core\Technique\Calibration;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
 
+use function Periplus\Core\Language\t;
+
 /** House rules in a request: everything except which limbs the sport allows. */
 #[Assert\Callback('validate')]
 final readonly class HouseRulesRequest
@@ -52,7 +54,7 @@ final readonly class HouseRulesRequest
         }
         foreach (array_diff_key($this->thresholds, $known, $warnings) as $id => $value) {
             $context
-                ->buildViolation(\sprintf('There is no rule "%s".', mb_substr((string) $id, 0, 40)))
+                ->buildViolation(t('There is no rule "{id}".', id: mb_substr((string) $id, 0, 40)))
                 ->atPath('thresholds')
                 ->addViolation();
         }
@@ -64,12 +66,12 @@ final readonly class HouseRulesRequest
         foreach ($this->severities as $id => $severity) {
             if (!isset($known[$id])) {
                 $context
-                    ->buildViolation(\sprintf('There is no rule "%s".', mb_substr((string) $id, 0, 40)))
+                    ->buildViolation(t('There is no rule "{id}".', id: mb_substr((string) $id, 0, 40)))
                     ->atPath('severities')
                     ->addViolation();
             } elseif (!\in_array($severity, ['off', 'hint', 'should', 'must'], true)) {
                 $context
-                    ->buildViolation(\sprintf('"%s" is off, hint, should or must.', $known[$id]))
+                    ->buildViolation(t('"{known}" is off, hint, should or must.', known: $known[$id]))
                     ->atPath('severities.'.$id)
                     ->addViolation();
             }
@@ -86,7 +88,12 @@ final readonly class HouseRulesRequest
         ) {
             $context
                 ->buildViolation(
-                    \sprintf('The limit of %s is %s to %s.', $threshold->unit, $threshold->least, $threshold->most),
+                    t(
+                        'The limit of {unit} is {least} to {most}.',
+                        unit: $threshold->unit,
+                        least: $threshold->least,
+                        most: $threshold->most,
+                    ),
                 )
                 ->atPath('thresholds.'.$id)
                 ->addViolation();
@@ -105,10 +112,10 @@ final readonly class HouseRulesRequest
         $numbers = [];
         foreach ($values as $key => $value) {
             if (!\is_string($key)) {
-                throw new \DomainException(\sprintf('There is no number "%d" in the model.', $key));
+                throw new \DomainException(t('There is no number "{key}" in the model.', key: $key));
             }
             if (!\is_int($value) && !\is_float($value)) {
-                throw new \DomainException(\sprintf('The value of "%s" is a number.', mb_substr($key, 0, 60)));
+                throw new \DomainException(t('The value of "{key}" is a number.', key: mb_substr($key, 0, 60)));
             }
             $numbers[$key] = $value;
         }

@@ -11,6 +11,8 @@ use Periplus\App\Store\Versioned;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 
+use function Periplus\Core\Language\t;
+
 /** One set of a gym's house rules. The first migrations created a row for each. */
 #[ORM\Entity(repositoryClass: GymHouseRules::class)]
 #[ORM\Table(name: 'house_rules')]
@@ -53,7 +55,7 @@ class StoredHouseRules implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return 'These house rules were changed meanwhile. Nothing was overwritten; look at the newest and make the '
-            .'change again.';
+        return t('These house rules were changed meanwhile. Nothing was overwritten; look at the newest and make the '
+            .'change again.');
     }
 }

@@ -11,6 +11,8 @@ use Symfony\Component\Lock\LockFactory;
 use Symfony\Component\Lock\SharedLockInterface;
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Limits heavy requests of one account and of all together, so that there is always a process to answer a coach who
  * types.
@@ -39,12 +41,12 @@ final class HeavyWorkGuard
             throw new ApiProblem(
                 429,
                 'busy',
-                'Two such tasks of yours are under way. Wait for one of them, then try again.',
+                t('Two such tasks of yours are under way. Wait for one of them, then try again.'),
             );
         }
         if (!$this->take('gym', self::MAX_TOTAL)) {
             $this->end();
-            throw new ApiProblem(503, 'busy', 'The gym is busy with other long tasks. Try again in a moment.');
+            throw new ApiProblem(503, 'busy', t('The gym is busy with other long tasks. Try again in a moment.'));
         }
     }
 

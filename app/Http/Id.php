@@ -6,6 +6,8 @@ namespace Periplus\App\Http;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+use function Periplus\Core\Language\t;
+
 /** Validates the id of a command or a start, chosen by the client. */
 #[\Attribute(\Attribute::TARGET_PROPERTY)]
 final class Id extends Assert\Compound
@@ -14,6 +16,6 @@ final class Id extends Assert\Compound
 
     protected function getConstraints(array $options): array
     {
-        return [new Assert\Regex(self::PATTERN, message: 'An id has 8 to 64 letters, digits and hyphens.')];
+        return [new Assert\Regex(self::PATTERN, message: t('An id has 8 to 64 letters, digits and hyphens.'))];
     }
 }

@@ -6,6 +6,8 @@ namespace Periplus\App\Http;
 
 use Symfony\Component\HttpFoundation\Request;
 
+use function Periplus\Core\Language\t;
+
 /** Reads the version on which a write is based from the If-Match header. */
 final readonly class IfMatch
 {
@@ -14,7 +16,7 @@ final readonly class IfMatch
     {
         $header = (string) $request->headers->get('If-Match');
         if (1 !== preg_match('/^(?:W\/)?"(\d{1,9})"$/', trim($header), $found)) {
-            throw new ApiProblem(428, 'version-missing', 'Say which version this was made from, in If-Match.');
+            throw new ApiProblem(428, 'version-missing', t('Say which version this was made from, in If-Match.'));
         }
 
         return (int) $found[1];

@@ -25,6 +25,8 @@ use Symfony\Component\Security\Core\Exception\AccessDeniedException;
 use Symfony\Component\Security\Core\Exception\AuthenticationException;
 use Symfony\Component\Validator\Exception\ValidationFailedException;
 
+use function Periplus\Core\Language\t;
+
 /** Turns every exception into an answer that tells a coach what to do. */
 #[AsEventListener(priority: 2)]
 final readonly class ProblemListener
@@ -70,8 +72,8 @@ final readonly class ProblemListener
             return ProblemResponse::of(
                 412,
                 'changed-meanwhile',
-                'Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the '
-                    .'change again.',
+                t('Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the '
+                    .'change again.'),
             );
         }
         if ($error->getPrevious() instanceof ValidationFailedException) {
@@ -80,8 +82,8 @@ final readonly class ProblemListener
         // Answered before the firewall, which would store a session for an anonymous visitor to return to this URL.
         if ($error instanceof AuthenticationException || $error instanceof AccessDeniedException) {
             return null === $this->tokens->getToken()?->getUser()
-                ? ProblemResponse::of(401, 'sign-in-needed', 'Sign in first.')
-                : ProblemResponse::of(403, 'not-allowed', 'Your role does not allow this.');
+                ? ProblemResponse::of(401, 'sign-in-needed', t('Sign in first.'))
+                : ProblemResponse::of(403, 'not-allowed', t('Your role does not allow this.'));
         }
         for ($cause = $error; null !== $cause; $cause = $cause->getPrevious()) {
             $response = $this->ofDatabase($cause);
@@ -99,7 +101,7 @@ final readonly class ProblemListener
         return ProblemResponse::of(
             500,
             'unexpected',
-            'Something went wrong on our side. Nothing was saved; try again.',
+            t('Something went wrong on our side. Nothing was saved; try again.'),
         );
     }
 
@@ -117,19 +119,19 @@ final readonly class ProblemListener
             \in_array($code, self::CUT_OFF, true) => ProblemResponse::of(
                 503,
                 'database-away',
-                'The library is not to be reached for the moment. Nothing was saved; try again shortly.',
+                t('The library is not to be reached for the moment. Nothing was saved; try again shortly.'),
             ),
             \in_array($code, self::FULL, true),
             self::ENGINE === $code && str_contains($cause->getMessage(), '28') => ProblemResponse::of(
                 503,
                 'disk-full',
-                'The disk of the gym\'s server is full, so nothing was saved. Whoever looks after the server has to '
-                    .'make room; then try again.',
+                t('The disk of the gym\'s server is full, so nothing was saved. Whoever looks after the server has to '
+                    .'make room; then try again.'),
             ),
             self::READ_ONLY === $code => ProblemResponse::of(
                 503,
                 'upgrade-under-way',
-                'Periplus is being brought up to date. Nothing was saved; try again in a minute.',
+                t('Periplus is being brought up to date. Nothing was saved; try again in a minute.'),
             ),
             default => null,
         };
@@ -145,7 +147,7 @@ final readonly class ProblemListener
         return ProblemResponse::of(
             422,
             'invalid',
-            'Some of this cannot be taken as it is: '.implode(' ', array_column($violations, 'message')),
+            t('Some fields are invalid: {messages}', messages: implode(' ', array_column($violations, 'message'))),
             ['violations' => $violations],
         );
     }
@@ -153,12 +155,12 @@ final readonly class ProblemListener
     private function http(HttpExceptionInterface $error): ProblemResponse
     {
         $response = match ($error->getStatusCode()) {
-            400 => ProblemResponse::of(400, 'unreadable-request', 'This request is not JSON that can be read.'),
-            404 => ProblemResponse::of(404, 'not-found', 'There is nothing here. It may have been moved.'),
-            405 => ProblemResponse::of(405, 'wrong-method', 'This address does not take that kind of request.'),
-            413 => ProblemResponse::of(413, 'too-large', 'This is larger than the server takes.'),
+            400 => ProblemResponse::of(400, 'unreadable-request', t('This request is not JSON that can be read.')),
+            404 => ProblemResponse::of(404, 'not-found', t('There is nothing here. It may have been moved.')),
+            405 => ProblemResponse::of(405, 'wrong-method', t('This address does not take that kind of request.')),
+            413 => ProblemResponse::of(413, 'too-large', t('This is larger than the server takes.')),
             415 => ProblemResponse::of(415, 'not-json', 'Send JSON, with Content-Type: application/json.'),
-            default => ProblemResponse::of($error->getStatusCode(), 'refused', 'The server refused this request.'),
+            default => ProblemResponse::of($error->getStatusCode(), 'refused', t('The server refused this request.')),
         };
         $response->headers->add($error->getHeaders());
         $response->headers->set('Content-Type', 'application/problem+json');

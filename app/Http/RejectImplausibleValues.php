@@ -8,6 +8,8 @@ use Periplus\App\Store\Invalid;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Rejects JSON that no client of ours sends: a null in a list, and numbers out of range. Controllers need not handle
  * them.
@@ -43,8 +45,8 @@ final readonly class RejectImplausibleValues
             ) {
                 $index = self::place($place, $key, $isList);
                 $message =
-                    null === $value ? 'There is nothing at this place of the list.' : 'This number is too large.';
-                throw Invalid::field($index, \sprintf('%s: %s', $index, $message), $message);
+                    null === $value ? t('There is nothing at this place of the list.') : t('This number is too large.');
+                throw Invalid::field($index, t('{index}: {value}', index: $index, value: $message), $message);
             }
             if (\is_array($value)) {
                 self::require($value, self::place($place, $key, $isList));

@@ -19,6 +19,8 @@ use Periplus\Core\Session\Log\DrilledCounter;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /** Converts the work on combinations between its stored form and the form for counting. */
 final readonly class DrilledRows
 {
@@ -110,8 +112,8 @@ final readonly class DrilledRows
         foreach ($said as $index => $one) {
             $summary =
                 $found[$one['combination']]
-                ?? throw Invalid::field("combinations[$index].combination", 'There is no such combination in the '
-                    .'library.');
+                ?? throw Invalid::field("combinations[$index].combination", t('There is no such combination in the '
+                    .'library.'));
             $written = [
                 'chain' => $summary->content->notation,
                 'stance' => $summary->content->stance->value,

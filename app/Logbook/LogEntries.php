@@ -11,6 +11,8 @@ use Periplus\App\Gym\HasQuota;
 use Periplus\App\Gym\Quota;
 use Periplus\App\Store\NotFound;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Finds logbook entries together with the work in them.
  *
@@ -149,7 +151,7 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
 
     public function quota(): Quota
     {
-        return new Quota('logbook entries', $this->count(), self::LIMIT);
+        return new Quota(t('logbook entries'), $this->count(), self::LIMIT);
     }
 
     /**

@@ -15,6 +15,8 @@ use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\Versioned;
 use Periplus\Core\Session\Log\Attendance;
 
+use function Periplus\Core\Language\t;
+
 /** A session that took place, with the coach's remarks. */
 #[ORM\Entity(repositoryClass: LogEntries::class)]
 #[ORM\Table(name: 'log_entry')]
@@ -311,7 +313,7 @@ class LogEntry implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return 'This entry was changed meanwhile. Nothing was overwritten; look at the newest and correct it again.';
+        return t('This entry was changed meanwhile. Nothing was overwritten; look at the newest and correct it again.');
     }
 
     /** Returns the entry as a row of a list. */

@@ -19,6 +19,8 @@ use Periplus\Core\Session\Log\Attendance;
 use Periplus\Core\Technique\Stance;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Exports and imports the logbook: docs/formats/logbook.md. Every entry has a unique key, so that importing a file
  * twice adds nothing twice.
@@ -175,10 +177,10 @@ final readonly class LogFiles
             : $this->ofCsv($text);
         if (\count($entries) > self::MAX_ENTRIES) {
             throw self::wrong(
-                \sprintf(
-                    'The file has %s entries; at most %s come in at a time. Split it.',
-                    number_format(\count($entries)),
-                    number_format(self::MAX_ENTRIES),
+                t(
+                    'The file has {count} entries; at most {maxEntries} come in at a time. Split it.',
+                    count: number_format(\count($entries)),
+                    maxEntries: number_format(self::MAX_ENTRIES),
                 ),
             );
         }
@@ -295,13 +297,13 @@ final readonly class LogFiles
     {
         $data = json_decode(ltrim($text, "\xEF\xBB\xBF"), true, 32);
         if (!\is_array($data) || self::FORMAT !== ($data['format'] ?? null) || !\is_array($data['entries'] ?? null)) {
-            throw self::wrong('This is no logbook of Periplus. It is a JSON or CSV file that was taken out here.');
+            throw self::wrong(t('This is no logbook of Periplus. It is a JSON or CSV file that was taken out here.'));
         }
         $entries = [];
         foreach ($data['entries'] as $index => $entry) {
             $key = \is_array($entry) ? $entry['key'] ?? null : null;
             if (!\is_array($entry) || !\is_string($key) || 1 !== preg_match('/^[A-Za-z0-9-]{4,64}$/D', $key)) {
-                throw self::wrong(\sprintf('Entry %d of the file has no key.', (int) $index + 1));
+                throw self::wrong(t('Entry {index} of the file has no key.', index: (int) $index + 1));
             }
             $entries[$key] = $entry;
         }
@@ -320,7 +322,7 @@ final readonly class LogFiles
         rewind($stream);
         $head = fgetcsv($stream, null, ',', '"', '');
         if (self::COLUMNS !== $head) {
-            throw self::wrong('This is no logbook of Periplus: the first line does not name its columns.');
+            throw self::wrong(t('This is no logbook of Periplus: the first line does not name its columns.'));
         }
         $entries = [];
         for ($line = 2; false !== ($cells = fgetcsv($stream, null, ',', '"', '')); ++$line) {
@@ -329,7 +331,12 @@ final readonly class LogFiles
             }
             if (\count($cells) !== \count(self::COLUMNS)) {
                 throw self::wrong(
-                    \sprintf('Line %d has %d cells; %d are expected.', $line, \count($cells), \count(self::COLUMNS)),
+                    t(
+                        'Line {line} has {count} cells; {count2} are expected.',
+                        line: $line,
+                        count: \count($cells),
+                        count2: \count(self::COLUMNS),
+                    ),
                 );
             }
             $row = array_map(
@@ -341,11 +348,11 @@ final readonly class LogFiles
                 : (is_numeric($cell)
                     ? (float) $cell
                     : throw self::wrong(
-                        \sprintf('Line %d: “%s” is no number.', $line, mb_strimwidth($cell, 0, 30, '…')),
+                        t('Line {line}: “{cell}” is no number.', line: $line, cell: mb_strimwidth($cell, 0, 30, '…')),
                     ));
             $whole = static fn (string $cell): ?int => null === $number($cell) ? null : (int) $number($cell);
             if (1 !== preg_match('/^[A-Za-z0-9-]{4,64}$/D', $row['key'])) {
-                throw self::wrong(\sprintf('Line %d has no key.', $line));
+                throw self::wrong(t('Line {line} has no key.', line: $line));
             }
             $entries[$row['key']] ??= [
                 'day' => $row['day'],
@@ -408,25 +415,29 @@ final readonly class LogFiles
         $day = $text($entry['day'] ?? null, 10);
         $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
         if (false === $date || $date->format('Y-m-d') !== $day) {
-            throw self::wrong(\sprintf('%s: “%s” is no day. Write it as 2026-11-26.', $where, $day));
+            throw self::wrong(t('{where}: “{day}” is no day. Write it as 2026-11-26.', where: $where, day: $day));
         }
         if ($day < Period::EARLIEST || $day > $this->clock->now()->modify('+1 day')->format('Y-m-d')) {
-            throw self::wrong(\sprintf(
-                '%s: nobody trained on %s. A day lies between %s and today.',
-                $where,
-                $day,
-                Period::EARLIEST,
-            ));
+            throw self::wrong(
+                t(
+                    '{where}: nobody trained on {day}. A day lies between {earliest} and today.',
+                    where: $where,
+                    day: $day,
+                    earliest: Period::EARLIEST,
+                ),
+            );
         }
         foreach (['drilled' => self::MAX_DRILLED, 'fallen' => self::MAX_FALLEN] as $part => $most) {
             if (\is_array($entry[$part] ?? null) && \count($entry[$part]) > $most) {
-                throw self::wrong(\sprintf(
-                    '%s has %s of “%s”; a session has at most %d.',
-                    $where,
-                    number_format(\count($entry[$part])),
-                    $part,
-                    $most,
-                ));
+                throw self::wrong(
+                    t(
+                        '{where} has {count} of “{part}”; a session has at most {most}.',
+                        where: $where,
+                        count: number_format(\count($entry[$part])),
+                        part: $part,
+                        most: $most,
+                    ),
+                );
             }
         }
         $drilled = [];
@@ -435,7 +446,7 @@ final readonly class LogFiles
             $medium = Medium::tryFrom($text($row['medium'] ?? null, 10));
             $stance = Stance::tryFrom($text($row['stance'] ?? null, 10));
             if (null === $medium || null === $stance) {
-                throw self::wrong($where.': what was drilled needs a stance and a medium.');
+                throw self::wrong(t('{place}: what was drilled needs a stance and a medium.', place: $where));
             }
             $chain = $this->chain($row['chain'] ?? null, $stance, $where);
             $drilled[] = new DrilledRow(
@@ -499,9 +510,13 @@ final readonly class LogFiles
             return null;
         }
         $chain =
-            $this->reader->read($notation, Numbering::named('parity'), $stance)->chain
-            ?? throw self::wrong(
-                \sprintf('%s: the chain “%s” cannot be read.', $where, mb_strimwidth($notation, 0, 60, '…')),
+            $this->reader->read($notation, Numbering::named('parity'), $stance)->chain ??
+            throw self::wrong(
+                t(
+                    '{where}: the chain “{notation}” cannot be read.',
+                    where: $where,
+                    notation: mb_strimwidth($notation, 0, 60, '…'),
+                ),
             );
         $found = $this->combinations->withChains([Fingerprint::of($chain)->withEffort]);
 

@@ -23,6 +23,8 @@ use Periplus\Core\Session\Log\Attendance;
 use Periplus\Core\Technique\Stance;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Writes logbook entries. A write is one transaction: the entry with its rows, the sums of its week, and the day on
  * which its combinations were last drilled.
@@ -55,7 +57,7 @@ final readonly class Logbook
      */
     public function write(EntryRequest $request, User $editor): LogEntry
     {
-        $key = $request->id ?? throw Invalid::field('id', 'A new entry needs an id.');
+        $key = $request->id ?? throw Invalid::field('id', t('A new entry needs an id.'));
         $known = $this->entries->withKey($key);
         if (null !== $known) {
             return $known;
@@ -70,7 +72,7 @@ final readonly class Logbook
             $request,
             $editor,
             $course,
-            $course?->name() ?? 'Session',
+            $course?->name() ?? t('Session'),
             $workMs,
             $workMs,
             $this->rows->rows($drilled),
@@ -83,7 +85,7 @@ final readonly class Logbook
                 $this->audit->add(
                     $editor->id(),
                     'log.written',
-                    \sprintf('logged “%s”', $draft->name),
+                    t('logged “{draft}”', draft: $draft->name),
                     'logbook/'.$entry->id(),
                 );
 
@@ -156,10 +158,9 @@ final readonly class Logbook
             $this->audit->add(
                 $editor->id(),
                 'log.imported',
-                \sprintf(
-                    'took %d %s into the logbook',
-                    \count($drafts),
-                    1 === \count($drafts) ? 'session' : 'sessions',
+                t(
+                    'imported {count, plural, one {# session} other {# sessions}} into the logbook',
+                    count: \count($drafts),
                 ),
                 'logbook',
             );
@@ -180,7 +181,11 @@ final readonly class Logbook
         return $this->change($id, $basedOn, function (LogEntry $entry) use ($draft, $editor): void {
             $entry->update($draft, $this->accounts->managed($editor), $this->clock->now());
             $this->writeRows($entry, $draft->drilled, $draft->fallen);
-            $this->record($entry, $editor, 'log.updated', 'corrected “%s” of %s in the logbook');
+            $this->record($entry, $editor, 'log.updated', t(
+                'corrected “{name}” of {day} in the logbook',
+                name: $entry->name(),
+                day: $entry->day(),
+            ));
         });
     }
 
@@ -189,7 +194,11 @@ final readonly class Logbook
         return $this->change($id, $basedOn, function (LogEntry $entry) use ($editor): void {
             $entry->remove($this->accounts->managed($editor), $this->clock->now());
             $this->writeRows($entry, $entry->drilled(), $entry->fallen());
-            $this->record($entry, $editor, 'log.removed', 'took “%s” of %s out of the logbook');
+            $this->record($entry, $editor, 'log.removed', t(
+                'deleted “{name}” of {day} from the logbook',
+                name: $entry->name(),
+                day: $entry->day(),
+            ));
         });
     }
 
@@ -198,7 +207,11 @@ final readonly class Logbook
         return $this->change($id, $basedOn, function (LogEntry $entry) use ($editor): void {
             $entry->restore($this->accounts->managed($editor), $this->clock->now());
             $this->writeRows($entry, $entry->drilled(), $entry->fallen());
-            $this->record($entry, $editor, 'log.restored', 'put “%s” of %s back into the logbook');
+            $this->record($entry, $editor, 'log.restored', t(
+                'restored “{name}” of {day} in the logbook',
+                name: $entry->name(),
+                day: $entry->day(),
+            ));
         });
     }
 
@@ -295,7 +308,7 @@ final readonly class Logbook
         $this->audit->add(
             $editor->id(),
             $what,
-            \sprintf($says, $entry->name(), $entry->day()),
+            $says,
             'logbook/'.$entry->id(),
         );
     }
@@ -320,7 +333,7 @@ final readonly class Logbook
     ): EntryDraft {
         $coach =
             $this->accounts->find($request->coach ?? $editor->id())
-            ?? throw Invalid::field('coach', 'There is no such coach.');
+            ?? throw Invalid::field('coach', t('There is no such coach.'));
 
         return new EntryDraft(
             $course,
@@ -345,7 +358,7 @@ final readonly class Logbook
         $levels = [];
         foreach ($request->levels as $level => $athletes) {
             if (!\in_array((int) $level, [1, 2, 3], true)) {
-                throw Invalid::field('levels', 'The level is 1, 2 or 3.');
+                throw Invalid::field('levels', t('The level is 1, 2 or 3.'));
             }
             $levels[(int) $level] = $athletes;
         }
@@ -369,10 +382,10 @@ final readonly class Logbook
     {
         $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
         $message = match (true) {
-            false === $date || $date->format('Y-m-d') !== $day => 'There is no such day.',
-            $day > $this->gym->today()->format('Y-m-d') => 'What was not drilled yet is planned, not logged: this '
-                .'day has not come.',
-            $day < Period::EARLIEST => 'This day is too long ago.',
+            false === $date || $date->format('Y-m-d') !== $day => t('There is no such day.'),
+            $day > $this->gym->today()->format('Y-m-d') => t('What was not drilled yet is planned, not logged: this '
+                .'day has not come.'),
+            $day < Period::EARLIEST => t('This day is too long ago.'),
             default => null,
         };
 

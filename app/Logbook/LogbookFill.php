@@ -10,6 +10,8 @@ use Periplus\App\Course\Courses;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Gym\LibraryLock;
 
+use function Periplus\Core\Language\t;
+
 /** Fills the logbook with years of invented sessions of all courses, for measurements. */
 final readonly class LogbookFill
 {
@@ -122,7 +124,7 @@ final readonly class LogbookFill
             $entries[] = [
                 bin2hex(random_bytes(12)),
                 $session['course'],
-                'Session',
+                t('Session'),
                 $day,
                 $session['work'],
                 $session['work'],

@@ -10,6 +10,8 @@ use Periplus\App\Gym\GymSettings;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Session\Log\LoadFindings;
 
+use function Periplus\Core\Language\t;
+
 /** Computes a month on one page for the head coach. */
 final readonly class MonthReport
 {
@@ -99,7 +101,7 @@ final readonly class MonthReport
 
         return array_map(
             static fn (array $row): array => [
-                'name' => $names[(int) $row['course_id']] ?? 'Without a course',
+                'name' => $names[(int) $row['course_id']] ?? t('Without a course'),
                 'sessions' => (int) $row['sessions'],
                 'workMs' => (int) $row['work_ms'],
             ],

@@ -7,6 +7,8 @@ namespace Periplus\App\Logbook;
 use Periplus\App\Http\PlainText;
 use Periplus\App\Print\Sheet;
 
+use function Periplus\Core\Language\t;
+
 /** Prints a month on one A4 page, in mm. */
 final readonly class MonthSheet
 {
@@ -57,17 +59,27 @@ final readonly class MonthSheet
         $pdf->setAutoPageBreak(false);
         $this->write($pdf, Sheet::WORDS, 11, $month['gym'], self::PALE);
         $this->write($pdf, Sheet::NUMBERS, 30, $title);
-        $this->write($pdf, Sheet::WORDS, 10, \sprintf(
-            '%s, %s of work%s%s. The month before: %s, %s.',
-            self::sessions($month['sessions']),
-            self::minutes($month['workMs']),
-            null === $month['athletes'] ? '' : \sprintf(', %d athletes a session', $month['athletes']),
-            null === $month['effort'] ? '' : \sprintf(', felt %.1f of 10', $month['effort']),
-            self::sessions($month['before']['sessions']),
-            self::minutes($month['before']['workMs']),
-        ), self::PALE);
+        $this->write(
+            $pdf,
+            Sheet::WORDS,
+            10,
+            t(
+                '{sessions}, {minutes} of work{athletes}{effort}. The month before: {sessionsBefore}, {minutesBefore}.',
+                sessions: self::sessions($month['sessions']),
+                minutes: self::minutes($month['workMs']),
+                athletes: null === $month['athletes']
+                    ? ''
+                    : t(', {athletes} athletes a session', athletes: $month['athletes']),
+                effort: null === $month['effort']
+                    ? ''
+                    : t(', felt {effort} of 10', effort: \sprintf('%.1f', $month['effort'])),
+                sessionsBefore: self::sessions($month['before']['sessions']),
+                minutesBefore: self::minutes($month['before']['workMs']),
+            ),
+            self::PALE,
+        );
         $pdf->Ln(3);
-        $this->head($pdf, 'Minutes of work, day by day');
+        $this->head($pdf, t('Minutes of work, day by day'));
         $this->columns(
             $pdf,
             array_map(
@@ -79,7 +91,7 @@ final readonly class MonthSheet
         $pdf->Ln(3);
         $y = $pdf->GetY();
         $half = self::WIDTH / 2 - 4;
-        $this->head($pdf, 'Strikes of one athlete, by weapon');
+        $this->head($pdf, t('Strikes of one athlete, by weapon'));
         /** @var array<string, float> $weapons */
         $weapons = (array) $month['sum']['weapons'];
         arsort($weapons);
@@ -96,7 +108,7 @@ final readonly class MonthSheet
         );
         $left = $pdf->GetY();
         $pdf->setXY(self::MARGIN + $half + 8, $y);
-        $this->head($pdf, 'Courses');
+        $this->head($pdf, t('Courses'));
         $this->bars(
             $pdf,
             self::MARGIN + $half + 8,
@@ -105,7 +117,11 @@ final readonly class MonthSheet
                 static fn (array $course): array => [
                     $course['name'],
                     (float) $course['workMs'],
-                    \sprintf('%d, %s', $course['sessions'], self::minutes($course['workMs'])),
+                    t(
+                        '{sessions}, {minutes}',
+                        sessions: $course['sessions'],
+                        minutes: self::minutes($course['workMs']),
+                    ),
                 ],
                 $month['courses'],
             ),
@@ -129,8 +145,8 @@ final readonly class MonthSheet
                 (float) $month['sum']['stanceMs']['southpaw'],
             ],
             [
-                'opened with a jab',
-                'with another',
+                t('opened with a jab'),
+                t('with another'),
                 $month['sum']['jabOpenings'],
                 $month['sum']['openings'] - $month['sum']['jabOpenings'],
             ],
@@ -171,7 +187,7 @@ final readonly class MonthSheet
         }
         $pdf->setXY(self::MARGIN, $lowest + 3);
         if ([] !== $month['findings']) {
-            $this->head($pdf, 'To be looked at');
+            $this->head($pdf, t('To be looked at'));
             foreach ($month['findings'] as $finding) {
                 $this->write($pdf, Sheet::WORDS, 10, '• '.$finding);
             }
@@ -181,9 +197,9 @@ final readonly class MonthSheet
             $pdf,
             Sheet::WORDS,
             7.5,
-            'Strikes are counted from what the walls showed and coaches wrote down, for one athlete who was there '
+            t('Strikes are counted from what the walls showed and coaches wrote down, for one athlete who was there '
                 .'all the time. Head contact, youth and spinning strikes: the sport body’s rules, the licensed '
-                .'coach and the physician decide.',
+                .'coach and the physician decide.'),
             self::PALE,
         );
 
@@ -266,8 +282,8 @@ final readonly class MonthSheet
         $pdf->Rect($x, $y + 4.4, $part, 2.4, 'F', [], self::BAR);
         $pdf->Rect($x + $part, $y + 4.4, $width - $part, 2.4, 'F', [], self::BAR_TWO);
         $pdf->setXY($x, $y);
-        $this->cell($pdf, $width / 2, \sprintf('%s %d %%', $one, round(100 * $a / $all)), self::INK, 'L', 8);
-        $this->cell($pdf, $width / 2, \sprintf('%d %% %s', round(100 * $b / $all), $other), self::INK, 'R', 8);
+        $this->cell($pdf, $width / 2, t('{one} {a} %', one: $one, a: round(100 * $a / $all)), self::INK, 'L', 8);
+        $this->cell($pdf, $width / 2, t('{b} % {other}', b: round(100 * $b / $all), other: $other), self::INK, 'R', 8);
         $pdf->setXY($x, $y + 8);
     }
 
@@ -297,14 +313,20 @@ final readonly class MonthSheet
 
     private static function sessions(int $count): string
     {
-        return 1 === $count ? 'one session' : $count.' sessions';
+        return 1 === $count ? t('one session') : $count.' sessions';
     }
 
     private static function minutes(int $ms): string
     {
         $minutes = (int) round($ms / 60_000);
 
-        return $minutes < 120 ? $minutes.' min' : \sprintf('%d h %02d', intdiv($minutes, 60), $minutes % 60);
+        return $minutes < 120
+            ? $minutes.' min'
+            : t(
+                '{minutes} h {minutesBefore}',
+                minutes: intdiv($minutes, 60),
+                minutesBefore: \sprintf('%02d', $minutes % 60),
+            );
     }
 
     private static function number(float $value): string

@@ -29,6 +29,8 @@ use Periplus\Core\Session\Path\PathFinder;
 use Periplus\Core\Session\Path\Stage;
 use Periplus\Core\Technique\Limb;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Finds the path of a course from what it drills well to a combination, through approved combinations with at most one
  * new link or weapon each. Where one is missing, a part of the target is cut out, checked and proposed as a new
@@ -61,7 +63,7 @@ final readonly class Paths
         $rules = $this->rules->named($content->rules);
         $options = new CheckOptions($rules, 1.0, $content->medium, $content->group);
         $target =
-            $this->combinations->summaries([$combination])[0] ?? throw new NotFound('There is no such combination.');
+            $this->combinations->summaries([$combination])[0] ?? throw new NotFound(t('There is no such combination.'));
         $goal = $this->inStance($target);
         $known = $this->known($course);
         $stage = Stage::of('target', Sequence::of($goal->chain));
@@ -220,7 +222,8 @@ final readonly class Paths
             $drawn = $this->lines->ofChain($notation, $inStance->stance, $options->rules->id, $numbering);
             $steps[] = [
                 'id' => $summary?->id,
-                'name' => $summary->content->name ?? \sprintf('Bridge %d to %s', $number + 1, $target->content->name),
+                'name' => $summary->content->name ??
+                    t('Bridge {number} to {content}', number: $number + 1, content: $target->content->name),
                 'notation' => $notation,
                 'stance' => $inStance->stance->value,
                 'text' => $drawn['text'],
@@ -252,19 +255,20 @@ final readonly class Paths
                 : \count(array_filter($path, static fn (Stage $stage): bool => isset($bridges[$stage->name])));
 
         return match (true) {
-            null === $path => 'No way was found within the bounds of the search. A nearer combination as a goal may '
-                .'help.',
-            0 === $target->isNew($known) => 'Every link of it is known: drill it.',
-            $made > 0 => \sprintf(
-                '%d of the steps %s not in the library: cut from the goal, checked, and ready to be proposed.',
-                $made,
-                1 === $made ? 'is' : 'are',
+            null === $path => t(
+                'No way was found within the bounds of the search. A nearer combination as a goal may help.',
             ),
-            !$whole => \sprintf(
-                'The shortest way through the %s shortest combinations of the library.',
-                number_format(self::MAX_COMBINATIONS),
+            0 === $target->isNew($known) => t('Every link of it is known: drill it.'),
+            $made > 0 => t(
+                '{made, plural, one {# of the steps is} other {# of the steps are}} not in the library: cut from the '
+                    .'goal, checked, and ready to be proposed.',
+                made: $made,
             ),
-            default => 'The shortest way through the library: each step brings at most one new link or weapon.',
+            !$whole => t(
+                'The shortest way through the {maxCombinations} shortest combinations of the library.',
+                maxCombinations: number_format(self::MAX_COMBINATIONS),
+            ),
+            default => t('The shortest way through the library: each step brings at most one new link or weapon.'),
         };
     }
 
@@ -275,7 +279,7 @@ final readonly class Paths
             $summary->content->notation,
             Numbering::named('parity'),
             $stance,
-        )->chain ?? throw new Conflict('not-now', 'This chain cannot be read.');
+        )->chain ?? throw new Conflict('not-now', t('This chain cannot be read.'));
 
         return new ChainInStance($chain, $stance);
     }

@@ -7,6 +7,8 @@ namespace Periplus\App\Logbook;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
 
+use function Periplus\Core\Language\t;
+
 /** A range of days, including both ends. */
 final readonly class Period
 {
@@ -33,10 +35,10 @@ final readonly class Period
                 ? (new \DateTimeImmutable($to))->modify('monday this week')->modify('-11 weeks')->format('Y-m-d')
                 : self::day($from, 'from');
         if ($from > $to) {
-            throw self::wrong('from', 'The first day comes after the last. Turn them round.');
+            throw self::wrong('from', t('The first day comes after the last. Turn them round.'));
         }
         if ((int) substr($to, 0, 4) - (int) substr($from, 0, 4) > self::MAX_YEARS) {
-            throw self::wrong('from', \sprintf('At most %d years can be looked at.', self::MAX_YEARS));
+            throw self::wrong('from', t('At most {maxYears} years can be looked at.', maxYears: self::MAX_YEARS));
         }
 
         return new self($from, $to);
@@ -47,7 +49,7 @@ final readonly class Period
     {
         $first = \DateTimeImmutable::createFromFormat('!Y-m-d', $month.'-01');
         if (false === $first || $first->format('Y-m') !== $month || !self::isNear($month)) {
-            throw self::wrong('month', 'A month is written as 2026-11; the logbook reaches from 1990 to 2100.');
+            throw self::wrong('month', t('A month is written as 2026-11; the logbook reaches from 1990 to 2100.'));
         }
 
         return new self($first->format('Y-m-d'), $first->modify('last day of this month')->format('Y-m-d'));
@@ -80,7 +82,7 @@ final readonly class Period
 
         return false !== $date && $date->format('Y-m-d') === $day && self::isNear($day) ? $day : throw self::wrong(
             $field,
-            'A day is written as 2026-11-26; the logbook reaches from 1990 to 2100.',
+            t('A day is written as 2026-11-26; the logbook reaches from 1990 to 2100.'),
         );
     }
 

@@ -23,6 +23,8 @@ use Periplus\Core\Session\Log\LoadFindings;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Strike;
 
+use function Periplus\Core\Language\t;
+
 /** Computes the logbook reports. */
 final readonly class Reports
 {
@@ -294,11 +296,11 @@ final readonly class Reports
     private static function says(bool $flows, int $fell, int $slower, int $faster): string
     {
         return match (true) {
-            $flows && $fell + $slower > 0 => 'The check says that it flows. Where several athletes stop here, a '
-                .'number of the model or a school may not be theirs.',
-            !$flows && $fell + $slower > 0 => 'The check says so, too: mend the chain, or teach the wait.',
-            !$flows && $faster > 0 => 'The check expects a wait that athletes do not need.',
-            default => 'Quicker than computed, and it flows.',
+            $flows && $fell + $slower > 0 => t('The check says that it flows. Where several athletes stop here, a '
+                .'number of the model or a school may not be theirs.'),
+            !$flows && $fell + $slower > 0 => t('The check says so, too: mend the chain, or teach the wait.'),
+            !$flows && $faster > 0 => t('The check expects a wait that athletes do not need.'),
+            default => t('Quicker than computed, and it flows.'),
         };
     }
 
@@ -416,7 +418,7 @@ final readonly class Reports
         if (null === $summary) {
             return [
                 'id' => $id,
-                'name' => 'A combination that is gone',
+                'name' => t('A combination that is gone'),
                 'text' => '',
                 'level' => 1,
                 'archived' => true,

@@ -25,6 +25,8 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
+use function Periplus\Core\Language\t;
+
 /** Shows the head coach the state of the server, and requests backups and restores from bin/keeper. */
 final readonly class StatusController
 {
@@ -82,7 +84,7 @@ final readonly class StatusController
     #[IsGranted('ROLE_HEAD_COACH')]
     public function backUp(#[CurrentUser] User $user): JsonResponse
     {
-        $this->audit->add($user->id(), 'gym.backup', 'had a backup made', 'status');
+        $this->audit->add($user->id(), 'gym.backup', t('had a backup made'), 'status');
 
         return $this->asked($this->state->ask(MaintenanceJob::Backup));
     }
@@ -93,7 +95,7 @@ final readonly class StatusController
     {
         $response = new BinaryFileResponse($this->path($name), headers: ['Content-Type' => 'application/x-tar']);
         $response->setContentDisposition(ResponseHeaderBag::DISPOSITION_ATTACHMENT, 'periplus-'.$name);
-        $this->audit->add($user->id(), 'gym.backup', 'downloaded the backup '.$name, 'status');
+        $this->audit->add($user->id(), 'gym.backup', t('downloaded the backup {name}', name: $name), 'status');
 
         return $response;
     }
@@ -114,9 +116,9 @@ final readonly class StatusController
     public function take(#[CurrentUser] User $user): JsonResponse
     {
         if (null === $this->state->copy()) {
-            throw new Conflict('no-copy', 'There is no restored copy. Restore a backup to a copy first.');
+            throw new Conflict('no-copy', t('There is no restored copy. Restore a backup to a copy first.'));
         }
-        $this->audit->add($user->id(), 'gym.restored', 'put a restored copy in place of the gym', 'status');
+        $this->audit->add($user->id(), 'gym.restored', t('put a restored copy in place of the gym'), 'status');
 
         return $this->asked($this->state->ask(MaintenanceJob::Take));
     }
@@ -136,7 +138,7 @@ final readonly class StatusController
         if (GymKind::Demo !== $this->gyms->get()->kind()) {
             throw new Conflict(
                 'not-the-demo',
-                'This is a gym of your own already. Only the demo is replaced from here.',
+                t('This is a gym of your own already. Only the demo is replaced from here.'),
             );
         }
 
@@ -150,12 +152,12 @@ final readonly class StatusController
     #[Route('/api/jobs/{key<[0-9a-f]{32}>}', methods: 'GET')]
     public function progress(string $key): JsonResponse
     {
-        return new JsonResponse($this->state->progress($key) ?? throw new NotFound('There is no such job.'));
+        return new JsonResponse($this->state->progress($key) ?? throw new NotFound(t('There is no such job.')));
     }
 
     private function path(string $name): string
     {
-        return $this->state->backup($name) ?? throw new NotFound('There is no such backup any more.');
+        return $this->state->backup($name) ?? throw new NotFound(t('There is no such backup any more.'));
     }
 
     private function asked(string $key): JsonResponse

@@ -18,6 +18,8 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+use function Periplus\Core\Language\t;
+
 /** Measures combinations by taps and by sound, for every coach. */
 final readonly class MeasureController
 {
@@ -48,7 +50,7 @@ final readonly class MeasureController
         #[MapRequestPayload(acceptFormat: 'json')] MeasureRequest $request,
         #[CurrentUser] User $user,
     ): JsonResponse {
-        $key = $request->id ?? throw Invalid::field('id', 'What is kept needs an id.');
+        $key = $request->id ?? throw Invalid::field('id', t('What is kept needs an id.'));
 
         return new JsonResponse(['id' => $this->measurements->keep($id, $key, $request, $user)->id()], 201);
     }

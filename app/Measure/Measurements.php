@@ -28,6 +28,8 @@ use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Stores measurements of combinations.
  *
@@ -87,7 +89,7 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
                     $kept,
                     $coach,
                     'measurement.kept',
-                    \sprintf('measured “%s”', $combination->content()->name),
+                    t('measured “{content}”', content: $combination->content()->name),
                 );
 
                 return $kept;
@@ -99,14 +101,14 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
     {
         $measurement = $this->get($id);
         $measurement->remove($this->clock->now());
-        $this->record($measurement, $coach, 'measurement.removed', 'took a measurement away');
+        $this->record($measurement, $coach, 'measurement.removed', t('took a measurement away'));
     }
 
     public function restore(int $id, User $coach): void
     {
         $measurement = $this->get($id);
         $measurement->restore();
-        $this->record($measurement, $coach, 'measurement.removed', 'put a measurement back');
+        $this->record($measurement, $coach, 'measurement.removed', t('put a measurement back'));
     }
 
     /** @return list<KeptMeasurement> of that combination as it is now, the newest first */
@@ -145,7 +147,7 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
 
     private function get(int $id): KeptMeasurement
     {
-        return $this->find($id) ?? throw new NotFound('There is no such measurement.');
+        return $this->find($id) ?? throw new NotFound(t('There is no such measurement.'));
     }
 
     private function record(KeptMeasurement $measurement, User $coach, string $what, string $says): void
@@ -156,7 +158,7 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
     private function evaluate(CombinationContent $content, MeasureRequest $request): Measurement
     {
         $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain
-            ?? throw new Conflict('not-now', 'This chain cannot be read.');
+            ?? throw new Conflict('not-now', t('This chain cannot be read.'));
         $result = $this->check->run(
             new ChainInStance($chain, $content->stance),
             new CheckOptions($this->rules->named($content->rules)),
@@ -171,6 +173,6 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
     private function combination(int $id): Combination
     {
         return $this->getEntityManager()->find(Combination::class, $id)
-            ?? throw new NotFound('There is no such combination.');
+            ?? throw new NotFound(t('There is no such combination.'));
     }
 }

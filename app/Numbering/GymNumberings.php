@@ -19,6 +19,8 @@ use Periplus\App\Store\Versions;
 use Periplus\Core\Notation\Numbering;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Finds the gym's numberings: the built-in ones and the head coach's own.
  *
@@ -54,8 +56,8 @@ final class GymNumberings extends ServiceEntityRepository
     {
         return Numbering::builtIn()[$id] ?? $this->read[$id] ??= $this->own($id) ?? throw Invalid::field(
             'numbering',
-            \sprintf('There is no numbering "%s" in this gym. Choose another.', mb_substr($id, 0, 40)),
-            'There is no such numbering.',
+            t('There is no numbering "{id}" in this gym. Choose another.', id: mb_substr($id, 0, 40)),
+            t('There is no such numbering.'),
         );
     }
 
@@ -133,18 +135,22 @@ final class GymNumberings extends ServiceEntityRepository
                     OwnNumbering::class,
                     $numbering->id,
                     $basedOn,
-                    'There is no such numbering.',
+                    t('There is no such numbering.'),
                     static fn (OwnNumbering $own) => $own->change($numbering, $by, $now),
                 );
             } elseif (null === $this->find($numbering->id)) {
                 $entities->persist($own = new OwnNumbering($numbering, $by, $now));
             } else {
-                throw new Conflict('name-taken', 'There is a numbering of this name already. Choose another name.');
+                throw new Conflict('name-taken', t('There is a numbering of this name already. Choose another name.'));
             }
             $this->audit->add(
                 $editor->id(),
                 'numbering.saved',
-                \sprintf('%s the numbering “%s”', null === $basedOn ? 'made' : 'changed', $numbering->name),
+                t(
+                    '{word} the numbering “{numbering}”',
+                    word: null === $basedOn ? 'made' : 'changed',
+                    numbering: $numbering->name,
+                ),
                 'numbering/'.$numbering->id,
             );
 
@@ -166,7 +172,7 @@ final class GymNumberings extends ServiceEntityRepository
             $this->audit->add(
                 $editor->id(),
                 'numbering.chosen',
-                \sprintf('made “%s” the numbering of the gym', $numbering->name),
+                t('made “{numbering}” the numbering of the gym', numbering: $numbering->name),
                 'numbering/'.$numbering->id,
             );
         });

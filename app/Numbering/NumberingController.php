@@ -26,6 +26,8 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
+use function Periplus\Core\Language\t;
+
 /** The gym's numberings: listing, editing by the head coach, and translating lists. */
 final readonly class NumberingController
 {
@@ -100,12 +102,12 @@ final readonly class NumberingController
         #[CurrentUser] User $user,
     ): JsonResponse {
         if (isset(Numbering::builtIn()[$id])) {
-            throw new Conflict('built-in', 'A built-in numbering stays as it is. Save yours under another name.');
+            throw new Conflict('built-in', t('A built-in numbering stays as it is. Save yours under another name.'));
         }
         $content = $request->content();
         foreach ((new NumberingReview($this->catalogue))->problems($content) as $problem) {
             if ($problem['stops']) {
-                throw new Invalid('This numbering cannot be saved yet. '.$problem['message']);
+                throw new Invalid(t('This numbering cannot be saved yet. {problem}', problem: $problem['message']));
             }
         }
         $basedOn = $http->headers->has('If-None-Match') ? null : IfMatch::version($http);
@@ -151,7 +153,9 @@ final readonly class NumberingController
         $lines = preg_split('/\R/u', $request->text);
         $lines = false === $lines ? [] : $lines;
         if (\count($lines) > TranslateRequest::MAX_LINES) {
-            throw new Invalid(\sprintf('Translate at most %d lines at a time.', TranslateRequest::MAX_LINES));
+            throw new Invalid(
+                t('Translate at most {maxLines} lines at a time.', maxLines: TranslateRequest::MAX_LINES),
+            );
         }
         $rows = [];
         foreach ($lines as $index => $line) {

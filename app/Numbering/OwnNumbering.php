@@ -10,6 +10,8 @@ use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\Versioned;
 use Periplus\Core\Notation\Numbering;
 
+use function Periplus\Core\Language\t;
+
 /**
  * A numbering that the head coach made.
  *
@@ -65,7 +67,7 @@ class OwnNumbering implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return 'This numbering was changed meanwhile. Nothing was overwritten; look at the newest and make the '
-            .'change again.';
+        return t('This numbering was changed meanwhile. Nothing was overwritten; look at the newest and make the '
+            .'change again.');
     }
 }

@@ -7,6 +7,8 @@ namespace Periplus\App\Plan;
 use Periplus\App\Gym\GymSettings;
 use Sabre\VObject\Component\VCalendar;
 
+use function Periplus\Core\Language\t;
+
 /** Writes planned sessions as iCalendar (RFC 5545). Each keeps its id, so that calendars update it. */
 final readonly class Calendar
 {
@@ -38,7 +40,7 @@ final readonly class Calendar
                 'DTEND' => $start->modify('+'.max(60, intdiv($plan->lengthMs, 1000)).' seconds'),
                 'SUMMARY' => $plan->name,
                 'STATUS' => null !== $plan->archivedAt ? 'CANCELLED' : 'CONFIRMED',
-                'CATEGORIES' => $plan->courseName ?? 'Session',
+                'CATEGORIES' => $plan->courseName ?? t('Session'),
             ]);
             $calendar->add($event);
         }

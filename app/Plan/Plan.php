@@ -10,6 +10,8 @@ use Periplus\App\Course\Course;
 use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\Versioned;
 
+use function Periplus\Core\Language\t;
+
 /** A plan of a session, or a template. */
 #[ORM\Entity(repositoryClass: Plans::class)]
 #[ORM\Table(name: 'plan')]
@@ -138,7 +140,7 @@ class Plan implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return \sprintf('%s changed this session meanwhile. Nothing was overwritten.', $this->editor->name());
+        return t('{editor} changed this session meanwhile. Nothing was overwritten.', editor: $this->editor->name());
     }
 
     /** Returns the plan as a row of a list. */

@@ -20,6 +20,8 @@ use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Serializer\SessionSerializer;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Computes what follows from a plan in this gym: with its house rules, numberings, reminders, exercises and library.
  */
@@ -135,11 +137,11 @@ final readonly class PlanCheck
                 'place' => '',
                 'where' => $is->content->name,
                 'message' => null !== $is->archivedAt
-                        ? 'This combination was archived since it was planned. Take another, or keep it as it is.'
-                        : \sprintf(
-                            'This combination was changed since it was planned, by %s. Take the new one, or keep the '
-                                .'old.',
-                            $is->editor['name'],
+                        ? t('This combination was archived since it was planned. Take another, or keep it as it is.')
+                        : t(
+                            'This combination was changed since it was planned, by {name}. Take the new one, or keep '
+                                .'the old.',
+                            name: $is->editor['name'],
                         ),
                 'stops' => false,
             ];

@@ -17,6 +17,8 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+use function Periplus\Core\Language\t;
+
 /** Session plans: every coach may write them. */
 #[Route('/api/plans')]
 final readonly class PlanController
@@ -120,7 +122,7 @@ final readonly class PlanController
         $fixed = $this->check->serializer()->fixed(
             $request->content,
             (string) $request->warning,
-        ) ?? throw Invalid::field('warning', 'There is no such warning.');
+        ) ?? throw Invalid::field('warning', t('There is no such warning.'));
 
         return new JsonResponse(['content' => (object) $fixed]);
     }

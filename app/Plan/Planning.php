@@ -17,6 +17,8 @@ use Periplus\App\Store\Versions;
 use Periplus\Core\Session\Plan\PlanReader;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /** Writes plans and their versions. */
 final readonly class Planning
 {
@@ -51,7 +53,7 @@ final readonly class Planning
             $this->audit->add(
                 $editor->id(),
                 'plan.created',
-                \sprintf('planned “%s”', $plan->name()),
+                t('planned “{plan}”', plan: $plan->name()),
                 'plan/'.$plan->id(),
             );
 
@@ -68,7 +70,7 @@ final readonly class Planning
             $basedOn,
             PlanChange::Updated,
             $editor,
-            'changed the session “%s”',
+            static fn (string $name): string => t('changed the session “{name}”', name: $name),
             static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->write($draft, $by, $now),
         );
     }
@@ -80,7 +82,7 @@ final readonly class Planning
             $basedOn,
             PlanChange::Archived,
             $editor,
-            'archived the session “%s”',
+            static fn (string $name): string => t('archived the session “{name}”', name: $name),
             static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->archive($by, $now),
         );
     }
@@ -92,7 +94,7 @@ final readonly class Planning
             $basedOn,
             PlanChange::Restored,
             $editor,
-            'brought back the session “%s”',
+            static fn (string $name): string => t('restored the session “{name}”', name: $name),
             static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->restore($by, $now),
         );
     }
@@ -100,7 +102,7 @@ final readonly class Planning
     public function restoreVersion(int $id, int $basedOn, int $number, User $editor): Plan
     {
         $version = $this->entities->find(PlanVersion::class, ['plan' => $id, 'version' => $number])
-            ?? throw new NotFound('There is no such version of this session.');
+            ?? throw new NotFound(t('There is no such version of this session.'));
         $course = $version->course();
         $draft = $version->draft(null === $course ? null : $this->entities->find(Course::class, $course));
 
@@ -109,17 +111,27 @@ final readonly class Planning
             $basedOn,
             PlanChange::BroughtBack,
             $editor,
-            \sprintf('brought back version %d of the session “%%s”', $number),
+            static fn (string $name): string => t(
+                'restored version {number} of the session “{name}”',
+                number: $number,
+                name: $name,
+            ),
             static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->write($draft, $by, $now),
         );
     }
 
     /**
-     * @param string $says for the audit log, with a place for the name
+     * @param \Closure(string $name): string $says the line of the audit log
      * @param \Closure(Plan, User, \DateTimeImmutable): void $write
      */
-    private function change(int $id, int $basedOn, PlanChange $kind, User $editor, string $says, \Closure $write): Plan
-    {
+    private function change(
+        int $id,
+        int $basedOn,
+        PlanChange $kind,
+        User $editor,
+        \Closure $says,
+        \Closure $write,
+    ): Plan {
         return $this->versions->change(Plan::class, $id, $basedOn, Plans::MISSING, function (Plan $plan) use (
             $basedOn,
             $kind,
@@ -133,7 +145,7 @@ final readonly class Planning
                 $this->audit->add(
                     $editor->id(),
                     'plan.'.$kind->value,
-                    \sprintf($says, $plan->name()),
+                    $says($plan->name()),
                     'plan/'.$plan->id(),
                 );
             }
@@ -165,15 +177,15 @@ final readonly class Planning
         $startsAt = null;
         if (null !== $request->startsAt && !$request->isTemplate) {
             $startsAt =
-                $this->gym->moment($request->startsAt)
-                ?? throw Invalid::field(
+                $this->gym->moment($request->startsAt) ??
+                throw Invalid::field(
                     'startsAt',
-                    \sprintf(
-                        '"%s" is no time of this gym. Write it as 2026-11-26T18:30; an hour that the clocks leave '
-                            .'out does not exist.',
-                        $request->startsAt,
+                    t(
+                        '"{startsAt}" is no time of this gym. Write it as 2026-11-26T18:30; an hour that the clocks '
+                            .'leave out does not exist.',
+                        startsAt: $request->startsAt,
                     ),
-                    'There is no such time.',
+                    t('There is no such time.'),
                 );
         }
         $course = null === $request->course ? null : $this->courses->get($request->course);
@@ -197,8 +209,8 @@ final readonly class Planning
         if (false === json_encode((object) $content, depth: self::MAX_DEPTH)) {
             throw Invalid::field(
                 'content',
-                'This is nested deeper than any session. Take the plan from where it was written again.',
-                'It is nested too deeply.',
+                t('This is nested deeper than any session. Take the plan from where it was written again.'),
+                t('It is nested too deeply.'),
             );
         }
         $members = iterator_count(new \RecursiveIteratorIterator(
@@ -208,12 +220,12 @@ final readonly class Planning
         if ($members > self::MAX_MEMBERS) {
             throw Invalid::field(
                 'content',
-                \sprintf(
-                    'This plan has %s values; a session has at most %s.',
-                    number_format($members),
-                    number_format(self::MAX_MEMBERS),
+                t(
+                    'This plan has {members} values; a session has at most {maxMembers}.',
+                    members: number_format($members),
+                    maxMembers: number_format(self::MAX_MEMBERS),
                 ),
-                'It has too many values.',
+                t('It has too many values.'),
             );
         }
     }

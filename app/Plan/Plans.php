@@ -14,6 +14,8 @@ use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Finds session plans. Lists do not read contents.
  *
@@ -195,9 +197,7 @@ final class Plans extends ServiceEntityRepository implements HasQuota
 
     private function moment(string $day, string $time): \DateTimeImmutable
     {
-        return $this->gym->moment($day.$time) ?? throw new Invalid(\sprintf(
-            '"%s" is no day. Write it as 2026-11-26.',
-            mb_strimwidth($day, 0, 20, '…'),
-        ));
+        return $this->gym->moment($day.$time) ??
+            throw new Invalid(t('"{day}" is no day. Write it as 2026-11-26.', day: mb_strimwidth($day, 0, 20, '…')));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Plan;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Writes the cues of a session as WebVTT (W3C, WebVTT: The Web Video Text Tracks Format), for players to show beside a
  * recording.
@@ -48,7 +50,7 @@ final class Vtt
             $lines[] =
                 (null === $cue['track']
                     ? ''
-                    : '<v '.self::text($document['tracks'][$cue['track']]['name'] ?? 'Track').'>')
+                    : '<v '.self::text($document['tracks'][$cue['track']]['name'] ?? t('Track')).'>')
                 .self::lines($text);
             $lines[] = '';
         }

@@ -8,6 +8,8 @@ use Periplus\App\Http\PlainText;
 use Periplus\Core\Drawing\Palette;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Writes a drawing as an SVG file: places what the core computed and applies the colours of the palette.
  * web/src/combination-line does the same on the screen; a test compares both point by point.
@@ -167,7 +169,11 @@ final class LineSvg
             $ribbon['back'] - $ribbon['front'],
             Palette::colour('sand'),
         );
-        $this->path(\sprintf('M%s %sH%s', $left, $ribbon['middle'], $right), stroke: 'card', width: 2);
+        $this->path(
+            \sprintf('M%s %sH%s', $left, $ribbon['middle'], $right),
+            stroke: 'card',
+            width: 2,
+        );
         $line = $this->curve($ribbon['line']);
         if ('' !== $line) {
             $first = $ribbon['line'][0];
@@ -196,11 +202,11 @@ final class LineSvg
             $this->path($this->curve($ribbon['hips']['line']), stroke: 'sun', width: 2, dash: '6 4');
             if (null !== $ribbon['hips']['pastMs']) {
                 $this->path(
-                    \sprintf(
-                        'M%s %sV%s',
-                        $this->x($ribbon['hips']['pastMs']),
-                        $ribbon['front'] - 2,
-                        $ribbon['back'] + 2,
+                    t(
+                        'M{x} {front}V{back}',
+                        x: $this->x($ribbon['hips']['pastMs']),
+                        front: $ribbon['front'] - 2,
+                        back: $ribbon['back'] + 2,
                     ),
                     stroke: 'breaks',
                     width: 2.4,
@@ -226,8 +232,8 @@ final class LineSvg
             }
         }
         if ($this->drawing['isNamed']) {
-            $this->text('front foot', $left - 12, $ribbon['front'] + 12, 12, 'ink-soft', 'end', $this->words);
-            $this->text('back foot', $left - 12, $ribbon['back'] - 4, 12, 'ink-soft', 'end', $this->words);
+            $this->text(t('front foot'), $left - 12, $ribbon['front'] + 12, 12, 'ink-soft', 'end', $this->words);
+            $this->text(t('back foot'), $left - 12, $ribbon['back'] - 4, 12, 'ink-soft', 'end', $this->words);
         }
     }
 

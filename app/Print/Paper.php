@@ -17,6 +17,8 @@ use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Prints combinations on A4, in mm, with embedded fonts: a card with one combination in both stances, and a wall sheet
  * with many.
@@ -59,7 +61,7 @@ final readonly class Paper
      */
     public function cards(array $rows, Numbering $numbering): string
     {
-        $pdf = new Sheet('P', 1 === \count($rows) ? $rows[0]->content->name : 'Cards', self::MARGIN);
+        $pdf = new Sheet('P', 1 === \count($rows) ? $rows[0]->content->name : t('Cards'), self::MARGIN);
         foreach ($rows as $index => $row) {
             if ($index > 0) {
                 $pdf->AddPage();
@@ -94,12 +96,13 @@ final readonly class Paper
             $pdf,
             Sheet::WORDS,
             10,
-            ucfirst(strtr($content->rules, '-', ' '))
-                .' rules · level '
-                .$content->level
-                .([] === $content->themes ? '' : ' · '.implode(', ', $content->themes))
-                .' · by '
-                .$row->author['name'],
+            t(
+                '{rules} rules · level {level}{themes} · by {author}',
+                rules: ucfirst(strtr($content->rules, '-', ' ')),
+                level: $content->level,
+                themes: [] === $content->themes ? '' : ' · '.implode(', ', $content->themes),
+                author: $row->author['name'],
+            ),
             90,
         );
         $pdf->Ln(3);
@@ -144,13 +147,13 @@ final readonly class Paper
             static fn (array $change): bool => !\in_array($change['message'], $guards, true),
         );
         if ([] !== $changes) {
-            $this->write($pdf, Sheet::NUMBERS, 14, 'What mirroring changes', 255);
+            $this->write($pdf, Sheet::NUMBERS, 14, t('What mirroring changes'), 255);
             foreach ($changes as $change) {
                 $this->write($pdf, Sheet::WORDS, 9.5, '• '.$change['message'], 255);
             }
             $pdf->Ln(2);
         }
-        $this->write($pdf, Sheet::NUMBERS, 14, 'Note', 255);
+        $this->write($pdf, Sheet::NUMBERS, 14, t('Note'), 255);
         if ('' !== $content->note) {
             $this->write($pdf, Sheet::WORDS, 11, $content->note, 255);
         }
@@ -170,8 +173,8 @@ final readonly class Paper
             $pdf,
             Sheet::WORDS,
             7.5,
-            'Sides against an orthodox opponent. Head contact, youth and spinning strikes: the sport body’s rules, '
-                .'the licensed coach and the physician decide.',
+            t('Sides against an orthodox opponent. Head contact, youth and spinning strikes: the sport body’s rules, '
+                .'the licensed coach and the physician decide.'),
             90,
         );
         $pdf->setAutoPageBreak(true, self::MARGIN);

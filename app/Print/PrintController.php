@@ -22,6 +22,8 @@ use Symfony\Component\HttpKernel\Attribute\MapQueryString;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+use function Periplus\Core\Language\t;
+
 /** Returns pictures and paper, in the coach's numbering. */
 final readonly class PrintController
 {
@@ -96,7 +98,7 @@ final readonly class PrintController
         return FileResponse::create($paper->wallSheet($this->found($searches, $list, $numbering), match (true) {
             '' !== trim($title) => mb_substr(trim($title), 0, 60),
             '' !== trim($list->q) => trim($list->q),
-            default => 'Combinations',
+            default => t('Combinations'),
         }, $numbering), 'application/pdf', 'wall-sheet.pdf');
     }
 
@@ -106,22 +108,23 @@ final readonly class PrintController
         $ids = $searches->all($list, $numbering);
         if (\count($ids) > Paper::MAX_COMBINATIONS) {
             throw new Invalid(
-                \sprintf(
-                    'Paper is made of %d combinations at most, and this search finds %d. Narrow it down.',
-                    Paper::MAX_COMBINATIONS,
-                    \count($ids),
+                t(
+                    'Paper is made of {maxCombinations} combinations at most, and this search finds {count}. Narrow '
+                        .'it down.',
+                    maxCombinations: Paper::MAX_COMBINATIONS,
+                    count: \count($ids),
                 ),
                 type: 'too-many',
             );
         }
         $rows = $this->table->summaries($ids);
 
-        return [] === $rows ? throw new NotFound('Nothing fits this search, so there is nothing to print.') : $rows;
+        return [] === $rows ? throw new NotFound(t('Nothing fits this search, so there is nothing to print.')) : $rows;
     }
 
     private function get(int $id): CombinationSummary
     {
         return $this->table->summaries([$id])[0]
-            ?? throw new NotFound('There is no such combination. It may have been typed wrongly.');
+            ?? throw new NotFound(t('There is no such combination. It may have been typed wrongly.'));
     }
 }

@@ -20,6 +20,8 @@ use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Prints a planned session on one A4 page: for the coach with times, drills, notes and load; for the door in large
  * type.
@@ -64,7 +66,7 @@ final readonly class SessionSheet
         $points = max(9.0, min(34.0, $left / (max(1, \count($lines)) * 0.55)));
         foreach ($lines as [$isTitle, $text]) {
             if ($pdf->GetY() > self::BOTTOM - 24) {
-                $this->write($pdf, Sheet::WORDS, 9, 'and more', 90);
+                $this->write($pdf, Sheet::WORDS, 9, t('and more'), 90);
                 break;
             }
             $this->write(
@@ -80,8 +82,8 @@ final readonly class SessionSheet
             $pdf,
             Sheet::WORDS,
             8,
-            'Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the '
-                .'physician decide. Tell the coach when something hurts.',
+            t('Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the '
+                .'physician decide. Tell the coach when something hurts.'),
             90,
         );
 
@@ -97,13 +99,13 @@ final readonly class SessionSheet
             $pdf,
             Sheet::WORDS,
             10,
-            $this->when($plan, $session)
-                .' · '
-                .ucfirst(strtr($session->rules->id, '-', ' '))
-                .' rules · on '
-                .$session->medium->value
-                .' · numbers: '
-                .$session->numbering->name,
+            t(
+                '{when} · {rules} rules · on {medium} · numbers: {numbering}',
+                when: $this->when($plan, $session),
+                rules: ucfirst(strtr($session->rules->id, '-', ' ')),
+                medium: $session->medium->value,
+                numbering: $session->numbering->name,
+            ),
             90,
         );
         $pdf->Ln(2);
@@ -124,8 +126,8 @@ final readonly class SessionSheet
             $pdf,
             Sheet::WORDS,
             min(7.5, $points),
-            'Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the '
-                .'physician decide.',
+            t('Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the '
+                .'physician decide.'),
             90,
         );
 
@@ -148,7 +150,7 @@ final readonly class SessionSheet
                 .($round->times > 1 ? $round->times.' × ' : '')
                 .self::clock(1000 * $round->seconds)
                 .($round->rest > 0 ? ', rest '.$round->rest.' s' : '')
-                .('other' === $round->stance->value ? ', other stance' : '')
+                .('other' === $round->stance->value ? t(', other stance') : '')
                 .($round->medium !== $session->medium ? ', on '.$round->medium->value : '');
             $isExercises =
                 []
@@ -244,16 +246,17 @@ final readonly class SessionSheet
             $name = null === $track ? '' : $programme->plan->tracks[$track]->name.', ';
             foreach (Stance::cases() as $stance) {
                 $load = LoadCounter::load($programme, $track, $stance);
-                $parts[] = \sprintf(
-                    '%s%s: %d strikes, %d left, %d right; head %d, body %d, leg %d',
-                    $name,
-                    $stance->value,
-                    round($load->strikes),
-                    round($load->bySide['left']),
-                    round($load->bySide['right']),
-                    round($load->byTarget['head']),
-                    round($load->byTarget['body']),
-                    round($load->byTarget['leg']),
+                $parts[] = t(
+                    '{name}{stance}: {strikes} strikes, {left} left, {right} right; head {head}, body {body}, leg '
+                        .'{leg}',
+                    name: $name,
+                    stance: $stance->value,
+                    strikes: round($load->strikes),
+                    left: round($load->bySide['left']),
+                    right: round($load->bySide['right']),
+                    head: round($load->byTarget['head']),
+                    body: round($load->byTarget['body']),
+                    leg: round($load->byTarget['leg']),
                 );
             }
         }

@@ -14,6 +14,8 @@ use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\NotAllowed;
 use Periplus\App\Store\Versioned;
 
+use function Periplus\Core\Language\t;
+
 /** A proposal of a coach. The published version stays in use until it is approved. */
 #[ORM\Entity(repositoryClass: Proposals::class)]
 #[ORM\Table(name: 'proposal')]
@@ -106,8 +108,8 @@ class Proposal implements Versioned
             throw new Conflict(
                 'decided-already',
                 ProposalState::Approved === $this->state
-                    ? 'This proposal was approved already.'
-                    : 'This proposal was withdrawn.',
+                    ? t('This proposal was approved already.')
+                    : t('This proposal was withdrawn.'),
             );
         }
     }
@@ -116,7 +118,9 @@ class Proposal implements Versioned
     public function requireAuthor(User $user): void
     {
         if ($this->author->id() !== $user->id()) {
-            throw new NotAllowed(\sprintf('This is a proposal of %s; only they can change it.', $this->author->name()));
+            throw new NotAllowed(
+                t('This is a proposal of {author}; only they can change it.', author: $this->author->name()),
+            );
         }
     }
 
@@ -142,6 +146,6 @@ class Proposal implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return 'This proposal was changed meanwhile. Nothing was decided; look at the newest.';
+        return t('This proposal was changed meanwhile. Nothing was decided; look at the newest.');
     }
 }

@@ -19,6 +19,8 @@ use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Versions;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Handles proposals. An approval applies the proposed changes to the newest version, so that what others changed
  * meanwhile stays. It names the version that was reviewed; a newer one has to be reviewed first.
@@ -49,9 +51,10 @@ final readonly class Review
             if ($this->proposals->countUndecidedOf($author->id()) >= self::MAX_OPEN) {
                 throw new Conflict(
                     'too-many-open',
-                    \sprintf(
-                        '%d proposals of yours wait already. Withdraw some of them, or wait until they are decided.',
-                        self::MAX_OPEN,
+                    t(
+                        '{maxOpen} proposals of yours wait already. Withdraw some of them, or wait until they are '
+                            .'decided.',
+                        maxOpen: self::MAX_OPEN,
                     ),
                 );
             }
@@ -71,15 +74,11 @@ final readonly class Review
                 $proposal,
                 ProposalStepKind::Proposed,
                 $author,
-                \sprintf(
-                    'proposed %s “%s”',
-                    match ($request->kind) {
-                        ProposalKind::Addition => 'the new',
-                        ProposalKind::Change => 'a change of',
-                        ProposalKind::Retirement => 'to retire',
-                    },
-                    ($combination?->content() ?? $proposal->content())->name,
-                ),
+                t('proposed {word} “{combination}”', word: match ($request->kind) {
+                    ProposalKind::Addition => t('the new'),
+                    ProposalKind::Change => t('a change of'),
+                    ProposalKind::Retirement => t('to retire'),
+                }, combination: ($combination?->content() ?? $proposal->content())->name),
             );
             $this->step($proposal, ProposalStepKind::Proposed, $author, $request->remark, $proposal->content());
 
@@ -90,12 +89,12 @@ final readonly class Review
     /** Revises a proposal, or withdraws it. */
     public function revise(int $id, int $version, DecisionRequest $request, User $author): Proposal
     {
-        $draft = $this->drafts->read($request->content ?? throw new Invalid('A proposal has a chain and a name.'));
+        $draft = $this->drafts->read($request->content ?? throw new Invalid(t('A proposal has a chain and a name.')));
 
         return $this->change($id, $version, function (Proposal $proposal) use ($request, $draft, $author): void {
             $proposal->requireAuthor($author);
             if (ProposalKind::Retirement === $proposal->kind()) {
-                throw new Conflict('nothing-to-revise', 'A retirement has nothing to revise. Withdraw it instead.');
+                throw new Conflict('nothing-to-revise', t('A retirement has nothing to revise. Withdraw it instead.'));
             }
             $checked = $this->library->checked($draft);
             $this->library->refuseDuplicate($checked->fingerprint->withEffort, $proposal->combination()?->id());
@@ -110,20 +109,24 @@ final readonly class Review
         if ('' === trim($request->remark)) {
             throw Invalid::field(
                 'remark',
-                'Say in a remark what is to be done about it.',
-                'Say what is to be done about it.',
+                t('Say in a remark what is to be done about it.'),
+                t('Say what is to be done about it.'),
             );
         }
 
         return $this->change($id, $version, function (Proposal $proposal) use ($request, $head): void {
             if (ProposalState::Returned === $proposal->state()) {
-                throw new Conflict('returned-already', 'It was returned already and waits for its author.');
+                throw new Conflict('returned-already', t('It was returned already and waits for its author.'));
             }
             $this->record(
                 $proposal,
                 ProposalStepKind::Returned,
                 $head,
-                \sprintf('returned the proposal “%s” of %s', $proposal->content()->name, $proposal->author()->name()),
+                t(
+                    'returned the proposal “{content}” of {author}',
+                    content: $proposal->content()->name,
+                    author: $proposal->author()->name(),
+                ),
             );
             $this->move($proposal, ProposalStepKind::Returned, $head, $request->remark);
         });
@@ -140,7 +143,7 @@ final readonly class Review
                 $proposal,
                 ProposalStepKind::Withdrawn,
                 $by,
-                \sprintf('withdrew the proposal “%s”%s', $proposal->content()->name, $of),
+                t('withdrew the proposal “{content}”{of}', content: $proposal->content()->name, of: $of),
             );
             $this->move($proposal, ProposalStepKind::Withdrawn, $by, $request->remark);
         });
@@ -159,7 +162,7 @@ final readonly class Review
             if ($isRetirement && null !== $combination && !$combination->isInUse()) {
                 throw new Conflict(
                     'archived-already',
-                    'This combination is archived already. Return the proposal or have it withdrawn.',
+                    t('This combination is archived already. Return the proposal or have it withdrawn.'),
                 );
             }
             $author = $proposal->author();
@@ -181,12 +184,12 @@ final readonly class Review
                 $proposal,
                 ProposalStepKind::Approved,
                 $head,
-                \sprintf(
-                    'approved the proposal “%s” of %s%s%s',
-                    $done->content()->name,
-                    $author->name(),
-                    null === $edit ? '' : ', with an edit',
-                    $done->isInUse() || $isRetirement ? '' : '; it stays archived',
+                t(
+                    'approved the proposal “{content}” of {author}{word}{note}',
+                    content: $done->content()->name,
+                    author: $author->name(),
+                    word: null === $edit ? '' : t(', with an edit'),
+                    note: $done->isInUse() || $isRetirement ? '' : t('; it stays archived'),
                 ),
             );
             $this->move($proposal, ProposalStepKind::Approved, $head, $request->remark, $edit?->content);
@@ -247,15 +250,18 @@ final readonly class Review
         if (null !== $combination && ProposalKind::Retirement === $request->kind) {
             return $combination->isInUse() ? $combination->content() : throw new Conflict(
                 'archived-already',
-                'This combination is archived already.',
+                t('This combination is archived already.'),
             );
         }
-        $draft ?? throw new Invalid('A proposal has a chain and a name.');
+        $draft ?? throw new Invalid(t('A proposal has a chain and a name.'));
         $checked = $this->library->checked($draft);
         $this->library->refuseDuplicate($checked->fingerprint->withEffort, $combination?->id());
         $content = $draft->content->settled($checked);
         if ($content->toArray() === $base?->toArray()) {
-            throw new Conflict('no-change', 'This changes nothing of the combination, so there is nothing to propose.');
+            throw new Conflict(
+                'no-change',
+                t('This changes nothing of the combination, so there is nothing to propose.'),
+            );
         }
 
         return $content;

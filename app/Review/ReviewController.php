@@ -19,6 +19,8 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
+use function Periplus\Core\Language\t;
+
 #[Route('/api/proposals')]
 final readonly class ReviewController
 {
@@ -44,7 +46,7 @@ final readonly class ReviewController
         #[MapQueryParameter] ?int $combination = null,
         #[MapQueryParameter] int $page = 1,
     ): JsonResponse {
-        $states = self::LISTS[$list] ?? throw new Invalid('Proposals are open, returned or decided.');
+        $states = self::LISTS[$list] ?? throw new Invalid(t('Proposals are open, returned or decided.'));
 
         [$proposals, $total] = $this->proposals->in(
             $states,

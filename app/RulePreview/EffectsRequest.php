@@ -9,6 +9,8 @@ use Periplus\Core\Technique\ModelValues;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
 
+use function Periplus\Core\Language\t;
+
 /** The numbers of the model whose effects are requested, and the gym's own numbers. */
 #[Assert\Callback('validate')]
 final readonly class EffectsRequest
@@ -35,7 +37,7 @@ final readonly class EffectsRequest
         foreach ($this->keys as $index => $key) {
             if (!\is_string($key) || !isset(ModelValues::all()[$key])) {
                 $context
-                    ->buildViolation('There is no such number in the model.')
+                    ->buildViolation(t('There is no such number in the model.'))
                     ->atPath('keys.'.$index)
                     ->addViolation();
             }

@@ -27,6 +27,8 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
+use function Periplus\Core\Language\t;
+
 /** The numbers of the model with their sources, and the effect of changing each. */
 final readonly class ModelController
 {
@@ -51,7 +53,7 @@ final readonly class ModelController
         $kind = static fn (string $of): array => match (true) {
             isset($catalogue->strikes[$of]) => ['strike', $catalogue->strikes[$of]->name],
             isset($catalogue->moves[$of]) => ['move', $catalogue->moves[$of]->words()],
-            default => ['body', 'the body'],
+            default => ['body', t('the body')],
         };
         $response = new JsonResponse([
             'groups' => array_map(
@@ -83,7 +85,7 @@ final readonly class ModelController
         #[MapRequestPayload(acceptFormat: 'json')] EffectsRequest $request,
     ): JsonResponse {
         if (!\in_array($set, BuiltInHouseRules::ids(), true)) {
-            throw new NotFound('There are no such house rules.');
+            throw new NotFound(t('There are no such house rules.'));
         }
         try {
             $rules = $this->rules->named($set)->calibrated(HouseRulesRequest::numbers($request->calibration));

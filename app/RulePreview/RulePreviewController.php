@@ -27,6 +27,8 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
+use function Periplus\Core\Language\t;
+
 final readonly class RulePreviewController
 {
     /** Duration of one step, in s. */
@@ -94,7 +96,7 @@ final readonly class RulePreviewController
         #[CurrentUser] User $user,
     ): JsonResponse {
         if (!\in_array($set, BuiltInHouseRules::ids(), true)) {
-            throw new NotFound('There are no such house rules.');
+            throw new NotFound(t('There are no such house rules.'));
         }
 
         return $this->answer(

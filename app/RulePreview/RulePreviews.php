@@ -20,6 +20,8 @@ use Periplus\App\Store\Versions;
 use Periplus\Core\HouseRules\HouseRules;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Rechecks the library under changed house rules. The results are stored batch by batch, so that a preview continues
  * after the server was killed, and the current verdicts stay readable. Saving applies rules and results in one
@@ -109,14 +111,17 @@ final readonly class RulePreviews
                 return $preview;
             }
             if (RulePreviewState::Ready !== $preview->state()) {
-                throw new Conflict('not-ready', 'The library is not checked to the end yet. Wait for it, then save.');
+                throw new Conflict(
+                    'not-ready',
+                    t('The library is not checked to the end yet. Wait for it, then save.'),
+                );
             }
             $rules = $preview->rules();
             $this->versions->change(
                 StoredHouseRules::class,
                 $rules->id,
                 $preview->rulesVersion(),
-                'There are no such house rules.',
+                t('There are no such house rules.'),
                 function (StoredHouseRules $stored) use ($preview, $rules, $editor): void {
                     $this->apply($preview);
                     $stored->change($rules, $this->accounts->managed($editor), $this->clock->now());
@@ -125,7 +130,7 @@ final readonly class RulePreviews
             $this->audit->add(
                 $editor,
                 'rules.saved',
-                \sprintf('changed the house rules for %s', strtr($rules->id, '-', ' ')),
+                t('changed the house rules for {rules}', rules: strtr($rules->id, '-', ' ')),
                 'house-rules?set='.$rules->id,
             );
             $preview->saved();
@@ -212,7 +217,7 @@ final readonly class RulePreviews
 
     private function found(?RulePreview $preview): RulePreview
     {
-        return $preview ?? throw new NotFound('This preview is not there any more. Make it again.');
+        return $preview ?? throw new NotFound(t('This preview is not there any more. Make it again.'));
     }
 
     /** @param int|null $starter all when null */

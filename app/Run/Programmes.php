@@ -15,6 +15,8 @@ use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Finds the programmes of running sessions, in every version that screens have played.
  *
@@ -65,7 +67,7 @@ final class Programmes extends ServiceEntityRepository
         if ($version->bytes() + $bytes > self::MAX_BYTES) {
             throw new Conflict(
                 'not-now',
-                'This session has become too large to be changed further. End it and start another.',
+                t('This session has become too large to be changed further. End it and start another.'),
             );
         }
         $this->getEntityManager()->persist($version);
@@ -92,7 +94,7 @@ final class Programmes extends ServiceEntityRepository
     {
         $played =
             $this->find(['run' => $run, 'version' => $version])
-            ?? throw new NotFound('There is no such version of this session.');
+            ?? throw new NotFound(t('There is no such version of this session.'));
         $document = $played->document();
         $said = array_values(array_unique(array_filter(array_column($document['cues'], 'say'), \is_string(...))));
         $digests = $this->clips->digests($said);

@@ -30,6 +30,8 @@ use Periplus\Core\Session\Wall\WallSerializer;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Starts and controls running sessions. Commands of one session are applied one after the other under a lock; each
  * increments its revision. A repeated command returns its earlier result, and one that repeats what was done since the
@@ -84,7 +86,7 @@ final readonly class RunControl
         if (\count($this->running()) >= self::MAX_RUNNING) {
             throw new Conflict(
                 'too-many',
-                \sprintf('%d sessions are running. End one of them first.', self::MAX_RUNNING),
+                t('{maxRunning} sessions are running. End one of them first.', maxRunning: self::MAX_RUNNING),
             );
         }
         $plan = null === $request->plan ? null : $this->plans->get($request->plan);
@@ -92,7 +94,7 @@ final readonly class RunControl
         $content = $plan?->content() ?? RoundTimer::plan($timer->rounds, $timer->seconds, $timer->rest);
         $programme = $this->programmes->build($content);
         if (0 === $programme->lengthMs) {
-            throw new Invalid('There is nothing in this session to run. Put a round into it first.', type: 'empty');
+            throw new Invalid(t('There is nothing in this session to run. Put a round into it first.'), type: 'empty');
         }
         $now = $this->runs->now();
         $state = ClockCommands::of($programme)->goingOn(
@@ -111,7 +113,7 @@ final readonly class RunControl
             $run = new Run(
                 $request->id,
                 $plan,
-                $plan?->name() ?? 'Round timer',
+                $plan?->name() ?? t('Round timer'),
                 $content,
                 $state,
                 $programme->lengthMs,
@@ -125,7 +127,7 @@ final readonly class RunControl
                 $run,
                 $request->walls ?? array_map(static fn (Wall $wall): int => $wall->id(), $this->walls->all()),
             );
-            $this->audit->add($user->id(), 'run.started', \sprintf('started “%s”', $run->name()), 'run/'.$run->id());
+            $this->audit->add($user->id(), 'run.started', t('started “{run}”', run: $run->name()), 'run/'.$run->id());
 
             return $run;
         });
@@ -140,11 +142,11 @@ final readonly class RunControl
     {
         $run = $this->runs->get($id);
         if (null === $run->endedMs()) {
-            throw new Conflict('not-now', 'This session is running. End it first.');
+            throw new Conflict('not-now', t('This session is running. End it first.'));
         }
         $this->entities->wrapInTransaction(function () use ($run, $by): void {
             $this->entities->remove($run);
-            $this->audit->add($by->id(), 'run.removed', \sprintf('deleted the record of “%s”', $run->name()), 'runs');
+            $this->audit->add($by->id(), 'run.removed', t('deleted the record of “{run}”', run: $run->name()), 'runs');
         });
     }
 
@@ -280,7 +282,7 @@ final readonly class RunControl
             $programme->plan,
             id: $request->combinationId,
         )
-            ?? throw new Invalid(\sprintf('“%s” cannot be read in the numbers of this session.', $request->chain));
+            ?? throw new Invalid(t('“{chain}” cannot be read in the numbers of this session.', chain: $request->chain));
 
         return (new Commands($programme))->after(
             $run->state(),
@@ -295,9 +297,10 @@ final readonly class RunControl
         if ($run->programme() >= self::MAX_VERSIONS) {
             throw new Conflict(
                 'not-now',
-                \sprintf(
-                    'This session was changed %d times, which is as often as one can be. End it and start another.',
-                    self::MAX_VERSIONS,
+                t(
+                    'This session was changed {maxVersions} times, which is as often as one can be. End it and start '
+                        .'another.',
+                    maxVersions: self::MAX_VERSIONS,
                 ),
             );
         }

@@ -11,6 +11,8 @@ use Periplus\App\Wall\Wall;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Session\Wall\WallSerializer;
 
+use function Periplus\Core\Language\t;
+
 /** The record of what was really shown and done in a session: stores the reports of walls and returns them in order. */
 final readonly class RunRecord
 {
@@ -41,7 +43,7 @@ final readonly class RunRecord
     public function add(ShownRequest $request, Wall $wall): void
     {
         if (!$wall->hasShown($this->runs->get($request->run))) {
-            throw new NotFound('This screen has not shown that session.');
+            throw new NotFound(t('This screen has not shown that session.'));
         }
         // Locked, because several walls report the same cues at the same time.
         $new = $this->entities->wrapInTransaction(fn (): int => $this->store(
@@ -118,7 +120,7 @@ final readonly class RunRecord
     private function store(Run $run, ShownRequest $request, Wall $wall): int
     {
         if ($this->runs->countShown($run) + \count($request->shown) > self::MAX_SHOWN) {
-            throw new Conflict('too-many', 'No session shows so much.');
+            throw new Conflict('too-many', t('No session shows so much.'));
         }
         $cues = $this->programmes->cues($run->id());
         $known = $this->runs->shownOf($run, array_column($request->shown, 'cue'));

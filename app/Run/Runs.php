@@ -13,6 +13,8 @@ use Periplus\App\Gym\Quota;
 use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Finds running and ended sessions, with their commands and shown cues.
  *
@@ -86,7 +88,7 @@ final class Runs extends ServiceEntityRepository implements HasQuota
 
     public function quota(): Quota
     {
-        return new Quota('sessions run', $this->count(), self::LIMIT);
+        return new Quota(t('sessions run'), $this->count(), self::LIMIT);
     }
 
     /**

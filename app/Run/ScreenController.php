@@ -19,6 +19,8 @@ use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Requests of screens, authenticated by the key in the URL: a wall, or an athlete's phone. A key gives access to the
  * session of that screen only.
@@ -76,7 +78,7 @@ final readonly class ScreenController
             null === $numbering
                 ? null
                 : $this->numberings->all()[$numbering][0]
-                    ?? throw new NotFound('There is no such numbering. It may have been archived.');
+                    ?? throw new NotFound(t('There is no such numbering. It may have been archived.'));
 
         return new JsonResponse(null === $named ? $document : [
             ...$document,
@@ -91,11 +93,11 @@ final readonly class ScreenController
         try {
             $sound =
                 $this->programmes->clip($run, $version, $digest)
-                ?? throw new NotFound('Nothing of this session is said so.');
+                ?? throw new NotFound(t('Nothing of this session is said so.'));
         } catch (\RuntimeException $failed) {
             throw $failed instanceof Refused
                 ? $failed
-                : new ApiProblem(503, 'no-voice', 'The voice is not to be had for the moment.');
+                : new ApiProblem(503, 'no-voice', t('The voice is not to be had for the moment.'));
         }
 
         return new Response($sound, 200, ['Content-Type' => 'audio/wav']);
@@ -108,7 +110,7 @@ final readonly class ScreenController
     ): JsonResponse {
         $wall = $this->wall($key);
         if (!$wall->hasKeys() || !$request->kind->isForWalls()) {
-            throw new NotAllowed('This screen only shows. A coach leads the session.');
+            throw new NotAllowed(t('This screen only shows. A coach leads the session.'));
         }
         $this->mine($key, $request->run);
 
@@ -130,7 +132,7 @@ final readonly class ScreenController
     {
         $wall = $this->walls->withKey($key);
         if (null === $wall && null === $this->runs->followed($key)) {
-            throw new NotAllowed('This link no longer works.', 'key-revoked');
+            throw new NotAllowed(t('This link no longer works.'), 'key-revoked');
         }
 
         return new Response(status: 204);
@@ -155,12 +157,12 @@ final readonly class ScreenController
     private function mine(string $key, int $run): void
     {
         if ($this->run($key, $this->walls->withKey($key))?->id !== $run) {
-            throw new NotFound('This screen does not show that session.');
+            throw new NotFound(t('This screen does not show that session.'));
         }
     }
 
     private static function unknown(): Refused
     {
-        return new Gone('This address opens nothing any more. Ask a coach for a new one.');
+        return new Gone(t('This address opens nothing any more. Ask a coach for a new one.'));
     }
 }

@@ -20,6 +20,8 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
+use function Periplus\Core\Language\t;
+
 /** The settings of the voice, and the clips that coaches record in its place. */
 #[Route('/api/voice')]
 final readonly class VoiceController
@@ -68,12 +70,12 @@ final readonly class VoiceController
     public function sample(#[MapQueryParameter] string $text): Response
     {
         if ('' === trim($text) || mb_strlen($text) > 200) {
-            throw new Invalid('Type what shall be said, in at most 200 characters.');
+            throw new Invalid(t('Type what shall be said, in at most 200 characters.'));
         }
         try {
             $sound = $this->clips->sound($this->clips->digests([$text])[$text], $text);
         } catch (\RuntimeException) {
-            throw new ApiProblem(503, 'no-voice', 'The voice is not to be had for the moment.');
+            throw new ApiProblem(503, 'no-voice', t('The voice is not to be had for the moment.'));
         }
 
         return new Response($sound, 200, ['Content-Type' => 'audio/wav']);

@@ -176,7 +176,7 @@ final readonly class ClauseCompiler implements ClauseVisitor
         if (null === $clause->days) {
             return new Criterion([$clause->wanted ? 'c.drilled_at IS NOT NULL' : 'c.drilled_at IS NULL', []]);
         }
-        $since = $this->today->modify(\sprintf('-%d days', $clause->days))->format('Y-m-d');
+        $since = $this->today->modify("-{$clause->days} days")->format('Y-m-d');
 
         return new Criterion([
             $clause->wanted ? 'c.drilled_at >= ?' : 'c.drilled_at IS NULL OR c.drilled_at < ?',

@@ -10,6 +10,8 @@ use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Search\SearchReader;
 use Periplus\Core\Technique\Catalogue;
 
+use function Periplus\Core\Language\t;
+
 /** Runs a search for paper and files, which must be understood completely. */
 final readonly class CompleteSearch
 {
@@ -27,7 +29,10 @@ final readonly class CompleteSearch
         $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
         if (!$search->isUnderstood()) {
             throw new Invalid(
-                'This search is not understood, so nothing was made of it. '.$search->problems[0]->message,
+                t(
+                    'The search was not understood, so no file was made. {problem}',
+                    problem: $search->problems[0]->message,
+                ),
                 ['problems' => array_map(static fn ($problem): array => (array) $problem, $search->problems)],
                 type: 'unreadable-search',
             );

@@ -11,6 +11,8 @@ use Periplus\App\Account\User;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\NotFound;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Finds saved searches.
  *
@@ -47,7 +49,7 @@ final class SavedViews extends ServiceEntityRepository
         } elseif ($this->count(['owner' => $user->id()]) >= self::MAX_VIEWS) {
             throw new Conflict(
                 'too-many-views',
-                \sprintf('You keep %d views already. Remove one first.', self::MAX_VIEWS),
+                t('You keep {maxViews} views already. Remove one first.', maxViews: self::MAX_VIEWS),
             );
         } else {
             $this->getEntityManager()->persist(
@@ -62,7 +64,7 @@ final class SavedViews extends ServiceEntityRepository
     {
         $view = $this->find($id);
         if (true !== $view?->mayBeRemovedBy($user)) {
-            throw new NotFound('There is no such view of yours.');
+            throw new NotFound(t('There is no such view of yours.'));
         }
         $this->getEntityManager()->remove($view);
         $this->getEntityManager()->flush();

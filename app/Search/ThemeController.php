@@ -15,6 +15,8 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
+use function Periplus\Core\Language\t;
+
 /** The themes of combinations in use: counting and renaming. */
 #[Route('/api/themes')]
 final readonly class ThemeController
@@ -48,13 +50,13 @@ final readonly class ThemeController
         [$from, $to] = [mb_strtolower(trim($request->from)), mb_strtolower(trim($request->to))];
         $ids = $this->index->having($from);
         if ([] === $ids) {
-            throw new NotFound(\sprintf('No combination in use has the theme “%s”.', $from));
+            throw new NotFound(t('No combination in use has the theme “{from}”.', from: $from));
         }
         $count = $from === $to ? 0 : $bulk->renameTheme($ids, $from, $to, $user);
         $audit->add(
             $user->id(),
             'theme.renamed',
-            \sprintf('renamed the theme “%s” to “%s” in %d combinations', $from, $to, $count),
+            t('renamed the theme “{from}” to “{to}” in {count} combinations', from: $from, to: $to, count: $count),
         );
 
         return new JsonResponse(['combinations' => $count]);

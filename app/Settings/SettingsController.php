@@ -19,6 +19,8 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
+use function Periplus\Core\Language\t;
+
 /** The gym's settings, and the progress of its setup. */
 #[Route('/api/gym')]
 final readonly class SettingsController
@@ -53,15 +55,22 @@ final readonly class SettingsController
             $name = PlainText::line($request->name);
             $changes = array_filter(
                 [
-                    $name === $gym->name() ? '' : \sprintf('the name of the gym to “%s”', $name),
-                    $request->timeZone === $gym->timeZone()->getName() ? '' : 'its time zone to '.$request->timeZone,
-                    $request->firstWeekday === $gym->firstWeekday() ? '' : 'the first day of its week',
+                    $name === $gym->name() ? '' : t('the name of the gym to “{name}”', name: $name),
+                    $request->timeZone === $gym->timeZone()->getName()
+                        ? ''
+                        : t('its time zone to {zone}', zone: $request->timeZone),
+                    $request->firstWeekday === $gym->firstWeekday() ? '' : t('the first day of its week'),
                 ],
                 static fn (string $change): bool => '' !== $change,
             );
             $gym->change($name, new \DateTimeZone($request->timeZone), $request->firstWeekday);
             if ([] !== $changes) {
-                $this->audit->add($user->id(), 'gym.changed', 'changed '.implode(', ', $changes), 'gym');
+                $this->audit->add(
+                    $user->id(),
+                    'gym.changed',
+                    t('changed {changes}', changes: implode(', ', $changes)),
+                    'gym',
+                );
             }
         });
 
@@ -79,7 +88,7 @@ final readonly class SettingsController
             Gym $gym,
         ) use ($request, $user): void {
             $gym->train($request->training());
-            $this->audit->add($user->id(), 'gym.training', 'changed what the gym trains', 'gym');
+            $this->audit->add($user->id(), 'gym.training', t('changed what the gym trains'), 'gym');
         });
 
         return $this->response($gym);

@@ -16,6 +16,8 @@ use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * The clips of calls: synthesised, or recorded by a coach.
  *
@@ -54,7 +56,12 @@ final class Clips extends ServiceEntityRepository implements HasQuota
         $this->audit->add(
             $user->id(),
             'gym.voice',
-            \sprintf('set the voice of calls to %s, %s, %s', $settings->voice, $settings->pace, $settings->loudness),
+            t(
+                'set the voice of calls to {voice}, {pace}, {loudness}',
+                voice: $settings->voice,
+                pace: $settings->pace,
+                loudness: $settings->loudness,
+            ),
             'gym',
         );
     }
@@ -105,7 +112,7 @@ final class Clips extends ServiceEntityRepository implements HasQuota
 
     public function quota(): Quota
     {
-        return new Quota('recorded clips', $this->count(), self::MAX_CLIPS);
+        return new Quota(t('recorded clips'), $this->count(), self::MAX_CLIPS);
     }
 
     /** @return array<string, string> digest by text */
@@ -120,7 +127,7 @@ final class Clips extends ServiceEntityRepository implements HasQuota
     public function record(string $text, string $file, User $user): void
     {
         if ('' === $text || mb_strlen($text) > 200) {
-            throw new Invalid('Say what is heard in the clip, in at most 200 characters.');
+            throw new Invalid(t('Say what is heard in the clip, in at most 200 characters.'));
         }
         try {
             $wave = Wave::of($file);
@@ -129,11 +136,11 @@ final class Clips extends ServiceEntityRepository implements HasQuota
         }
         if ($wave->rate < 8000 || $wave->rate > 48_000 || $wave->ms() > self::MAX_LENGTH_MS || $wave->ms() < 50) {
             throw new Invalid(
-                \sprintf(
-                    'A clip lasts up to %d s and has 8 to 48 kHz; this one lasts %.1f s and has %.1f kHz.',
-                    self::MAX_LENGTH_MS / 1000,
-                    $wave->ms() / 1000,
-                    $wave->rate / 1000,
+                t(
+                    'A clip lasts up to {maxLengthMs} s and has 8 to 48 kHz; this one lasts {ms} s and has {rate} kHz.',
+                    maxLengthMs: self::MAX_LENGTH_MS / 1000,
+                    ms: \sprintf('%.1f', $wave->ms() / 1000),
+                    rate: \sprintf('%.1f', $wave->rate / 1000),
                 ),
                 type: 'not-a-clip',
             );
@@ -147,13 +154,13 @@ final class Clips extends ServiceEntityRepository implements HasQuota
         } else {
             $clip->record($sound, $by, $this->clock->now());
         }
-        $this->audit->add($user->id(), 'clip.recorded', \sprintf('recorded “%s”', $text), 'clips');
+        $this->audit->add($user->id(), 'clip.recorded', t('recorded “{text}”', text: $text), 'clips');
     }
 
     /** Deletes a recording, so that the voice is used again. */
     public function forget(string $text, User $user): void
     {
-        $this->getEntityManager()->remove($this->find($text) ?? throw new NotFound('Nobody has recorded this.'));
-        $this->audit->add($user->id(), 'clip.forgotten', \sprintf('took the recorded “%s” away', $text), 'clips');
+        $this->getEntityManager()->remove($this->find($text) ?? throw new NotFound(t('Nobody has recorded this.')));
+        $this->audit->add($user->id(), 'clip.forgotten', t('took the recorded “{text}” away', text: $text), 'clips');
     }
 }

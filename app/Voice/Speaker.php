@@ -10,6 +10,8 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Process\Process;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Synthesises text with espeak-ng and caches the clip by text and voice. The cache is limited: when it is full, the
  * clips that were not used for longest are deleted, and made again when needed.
@@ -75,7 +77,7 @@ final readonly class Speaker implements HasQuota
     public function quota(): Quota
     {
         return new Quota(
-            'spoken clips',
+            t('spoken clips'),
             array_sum(array_map(static fn (array $clip): int => $clip[1], $this->clips())),
             self::LIMIT_BYTES,
             'bytes',

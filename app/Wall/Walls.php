@@ -14,6 +14,8 @@ use Periplus\App\Store\Conflict;
 use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Finds the gym's walls; revoked ones are not found.
  *
@@ -58,7 +60,7 @@ final class Walls extends ServiceEntityRepository
     public function get(int $id): Wall
     {
         return $this->inOrder($this->open()->andWhere('w.id = :id')->setParameter('id', $id))[0]
-            ?? throw new NotFound('There is no such wall. It may have been revoked.');
+            ?? throw new NotFound(t('There is no such wall. It may have been revoked.'));
     }
 
     public function create(WallRequest $request, User $editor): Wall
@@ -66,7 +68,10 @@ final class Walls extends ServiceEntityRepository
         if (\count($this->all()) >= self::MAX_WALLS) {
             throw new Conflict(
                 'too-many',
-                \sprintf('A gym has at most %d walls. Revoke one that is not used any more.', self::MAX_WALLS),
+                t(
+                    'A gym has at most {maxWalls} walls. Revoke one that is not used any more.',
+                    maxWalls: self::MAX_WALLS,
+                ),
             );
         }
         $wall = new Wall(
@@ -121,7 +126,12 @@ final class Walls extends ServiceEntityRepository
 
     private function record(Wall $wall, User $editor, string $what, string $did): void
     {
-        $this->audit->add($editor->id(), $what, \sprintf('%s the wall “%s”', $did, $wall->name()), 'wall/'.$wall->id());
+        $this->audit->add(
+            $editor->id(),
+            $what,
+            t('{did} the wall “{wall}”', did: $did, wall: $wall->name()),
+            'wall/'.$wall->id(),
+        );
     }
 
     private function open(): QueryBuilder

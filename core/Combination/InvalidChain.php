@@ -7,6 +7,8 @@ namespace Periplus\Core\Combination;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
+use function Periplus\Core\Language\t;
+
 /** Thrown for a chain that nobody can throw or that is too long; the message is shown to coaches. */
 final class InvalidChain extends \DomainException
 {
@@ -14,38 +16,51 @@ final class InvalidChain extends \DomainException
     {
         $may = implode(' or ', array_map(static fn (Target $t): string => $t->word(), $strike->targets));
 
-        return new self(\sprintf('The %s does not go to the %s, only to %s.', $strike->name, $target->word(), $may));
+        return new self(
+            t(
+                'The {strike} does not go to the {target}, only to {allowed}.',
+                strike: $strike->name,
+                target: $target->word(),
+                allowed: $may,
+            ),
+        );
     }
 
     public static function landing(Strike $strike): self
     {
         return new self(
-            \sprintf('Only a kick or knee of the rear leg can land forward, the %s cannot.', $strike->name),
+            t('Only a kick or knee of the rear leg can land forward, the {strike} cannot.', strike: $strike->name),
         );
     }
 
     public static function free(int $count): self
     {
-        return new self(\sprintf('Free strikes are 1 to %d at a time, not %d.', FreeStrikes::MAX_COUNT, $count));
+        return new self(
+            t(
+                'Free strikes are 1 to {maxCount} at a time, not {count}.',
+                maxCount: FreeStrikes::MAX_COUNT,
+                count: $count,
+            ),
+        );
     }
 
     public static function tooLong(): self
     {
-        return new self(\sprintf('A chain holds at most %d items.', Chain::MAX_ITEMS));
+        return new self(t('A chain holds at most {maxItems} items.', maxItems: Chain::MAX_ITEMS));
     }
 
     public static function joinsNothing(): self
     {
-        return new self('A strike joined with + needs a delivered strike directly before it.');
+        return new self(t('A strike joined with + needs a delivered strike directly before it.'));
     }
 
     public static function joinsSameLimb(Strike $strike): self
     {
         return new self(
-            \sprintf(
-                'Two strikes land together only from different limbs; the %s uses the limb of the strike it is '
+            t(
+                'Two strikes land together only from different limbs; the {strike} uses the limb of the strike it is '
                     .'joined to.',
-                $strike->name,
+                strike: $strike->name,
             ),
         );
     }
@@ -53,15 +68,17 @@ final class InvalidChain extends \DomainException
     public static function joinsLanding(Strike $strike): self
     {
         return new self(
-            \sprintf(
-                'Of strikes that land together only the last can land forward; put the %s before it.',
-                $strike->name,
+            t(
+                'Of strikes that land together only the last can land forward; put the {strike} before it.',
+                strike: $strike->name,
             ),
         );
     }
 
     public static function joinedFeint(Strike $strike): self
     {
-        return new self(\sprintf('A feint lands nowhere, so the %s cannot be feinted and joined.', $strike->name));
+        return new self(
+            t('A feint lands nowhere, so the {strike} cannot be feinted and joined.', strike: $strike->name),
+        );
     }
 }

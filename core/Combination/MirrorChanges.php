@@ -6,6 +6,8 @@ namespace Periplus\Core\Combination;
 
 use Periplus\Core\Technique\Catalogue;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Compares a chain in one stance with it in the other, item by item, and lists what really changes against this
  * opponent.
@@ -61,11 +63,11 @@ final readonly class MirrorChanges
         $same =
             null === $offer
                 ? ''
-                : \sprintf(
-                    ' The same %s instead: %s to the %s.',
-                    $offer->strike->limb->isArm() ? 'hand' : 'leg',
-                    $offer->strike->name,
-                    $offer->target->word(),
+                : t(
+                    ' The same {limb} instead: {strike} to the {target}.',
+                    limb: $offer->strike->limb->isArm() ? 'hand' : 'leg',
+                    strike: $offer->strike->name,
+                    target: $offer->target->word(),
                 );
 
         $changes = [];
@@ -77,54 +79,70 @@ final readonly class MirrorChanges
                 Contact::Spleen => new MirrorChange(
                     'liver-lost',
                     $index,
-                    \sprintf(
-                        '%s: the %s comes from the %s and lands on the spleen side, so the liver is lost.%s',
-                        $who,
-                        $what,
-                        $side,
-                        $same,
+                    t(
+                        '{who}: the {what} comes from the {side} and lands on the spleen side, so the liver is '
+                            .'lost.{same}',
+                        who: $who,
+                        what: $what,
+                        side: $side,
+                        same: $same,
                     ),
                     $offer,
                 ),
                 Contact::Liver => new MirrorChange(
                     'liver-gained',
                     $index,
-                    \sprintf('%s: the %s comes from the %s and lands on the liver side.', $who, $what, $side),
+                    t(
+                        '{who}: the {what} comes from the {side} and lands on the liver side.',
+                        who: $who,
+                        what: $what,
+                        side: $side,
+                    ),
                 ),
                 Contact::ThighInside => new MirrorChange(
                     'thigh-inside',
                     $index,
-                    \sprintf(
-                        '%s: the %s comes from the %s and lands on the inside of their lead thigh.',
-                        $who,
-                        $what,
-                        $side,
+                    t(
+                        '{who}: the {what} comes from the {side} and lands on the inside of their lead thigh.',
+                        who: $who,
+                        what: $what,
+                        side: $side,
                     ),
                 ),
                 Contact::ThighOutside => new MirrorChange(
                     'thigh-outside',
                     $index,
-                    \sprintf(
-                        '%s: the %s comes from the %s and lands on the outside of their lead thigh.',
-                        $who,
-                        $what,
-                        $side,
+                    t(
+                        '{who}: the {what} comes from the {side} and lands on the outside of their lead thigh.',
+                        who: $who,
+                        what: $what,
+                        side: $side,
                     ),
                 ),
                 Contact::OpenSide => new MirrorChange(
                     'open-side-gained',
                     $index,
-                    \sprintf('%s: the %s comes from the %s and meets the open side of their body.', $who, $what, $side),
+                    t(
+                        '{who}: the {what} comes from the {side} and meets the open side of their body.',
+                        who: $who,
+                        what: $what,
+                        side: $side,
+                    ),
                 ),
                 Contact::AwayFromRearHand => new MirrorChange(
                     'way-out-gained',
                     $index,
-                    \sprintf('%s: %s goes to the %s, away from their rear hand.', $who, $what, $side),
+                    t(
+                        '{who}: {what} goes to the {side}, away from their rear hand.',
+                        who: $who,
+                        what: $what,
+                        side: $side,
+                    ),
                 ),
                 Contact::TowardRearHand => new MirrorChange(
                     'way-out-lost',
                     $index,
-                    \sprintf('%s: %s goes to the %s, toward their rear hand.', $who, $what, $side),
+                    t('{who}: {what} goes to the {side}, toward their rear hand.', who: $who, what: $what, side: $side),
                 ),
             };
         }
@@ -132,7 +150,7 @@ final readonly class MirrorChanges
             $changes[] = new MirrorChange(
                 'open-side-lost',
                 $index,
-                \sprintf('%s: the %s no longer meets the open side of their body.', $who, $what),
+                t('{who}: the {what} no longer meets the open side of their body.', who: $who, what: $what),
             );
         }
 

@@ -10,6 +10,8 @@ use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
+use function Periplus\Core\Language\t;
+
 /**
  * The opponent and their stance. The liver lies on the opponent's right, which faces our left; the lead thigh and rear
  * hand follow from the stance. Common practice, no source.
@@ -36,17 +38,17 @@ final readonly class Opponent
     /** Returns one sentence on how the two face each other and where it is safe to exit. */
     public function guard(Stance $ours): string
     {
-        $out = \sprintf('the way out is to the %s, away from their rear hand', $this->safeSide()->value);
-        $who = \sprintf('%s against %s', ucfirst($ours->value), $this->stance->value);
+        $out = t('the way out is to the {safeSide}, away from their rear hand', safeSide: $this->safeSide()->value);
+        $who = t('{ours} against {stance}', ours: ucfirst($ours->value), stance: $this->stance->value);
 
         return $this->isOpenTo($ours)
-            ? \sprintf(
-                '%s is an open guard: the %s foot outside theirs; %s.',
-                $who,
-                $ours->sideOf(Role::Lead)->value,
-                $out,
+            ? t(
+                '{who} is an open guard: the {sideOf} foot outside theirs; {out}.',
+                who: $who,
+                sideOf: $ours->sideOf(Role::Lead)->value,
+                out: $out,
             )
-            : \sprintf('%s is a closed guard: %s.', $who, $out);
+            : t('{who} is a closed guard: {out}.', who: $who, out: $out);
     }
 
     /** @return list<Contact> what the item at that place meets; empty when nothing depends on the side */

@@ -7,6 +7,8 @@ namespace Periplus\Core\Combination;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Strike;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Carries a chain into the other stance with the same limbs: the left hand stays the left hand, so roles swap wherever
  * the two running stances differ. Strikes without a counterpart are replaced, and each replacement is reported.
@@ -60,7 +62,7 @@ final readonly class StanceConverter
         $lands = $item->landsForward && StrikeItem::canLandForward($strike);
         $why = $item->strike->carry?->why;
         if ($item->landsForward && !$lands) {
-            $why = (null === $why ? '' : $why.'; ').'that leg is in front already and lands where it left';
+            $why = (null === $why ? '' : $why.'; ').t('that leg is in front already and lands where it left');
         }
 
         return [new StrikeItem($strike, $target, $item->effort, $item->feint, $item->joined, $lands), $why];
@@ -69,7 +71,7 @@ final readonly class StanceConverter
     private function sentence(Item $from, Item $to, string $why): string
     {
         return $from->name() === $to->name()
-            ? \sprintf('The %s stays, but %s.', $from->name(), $why)
-            : \sprintf('The %s becomes the %s: %s.', $from->name(), $to->name(), $why);
+            ? t('The {from} stays, but {why}.', from: $from->name(), why: $why)
+            : t('The {from} becomes the {to}: {why}.', from: $from->name(), to: $to->name(), why: $why);
     }
 }

@@ -20,6 +20,8 @@ use Periplus\Core\Technique\Feet;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Computes the picture of a combination as data: time to the right, target as height, weight and feet below. The screen
  * and paper only place it: a point is given in ms plus, where it does not follow time, a shift in drawing units; see
@@ -262,15 +264,15 @@ final readonly class LineDrawing
         $moment = $timing->moments[$index];
         $when =
             null === $moment->impact
-                ? 'done at '.self::seconds($moment->end)
-                : 'lands at '.self::seconds($moment->impact);
+                ? t('done at {time}', time: self::seconds($moment->end))
+                : t('lands at {time}', time: self::seconds($moment->impact));
         $link = self::linkTo($timing, $index);
         $wait = null === $link ? 0 : self::ms($link->wait);
         $verdict = match ($link?->verdict) {
             null => '',
-            Verdict::Flows => $wait > 0 ? \sprintf(' Flows, %d ms. ', $wait) : ' Flows. ',
-            Verdict::Reload => \sprintf(' Reload of %d ms. ', $wait),
-            Verdict::Breaks => \sprintf(' Breaks: %d ms. ', $wait),
+            Verdict::Flows => $wait > 0 ? t(' Flows, {wait} ms. ', wait: $wait) : ' Flows. ',
+            Verdict::Reload => t(' Reload of {wait} ms. ', wait: $wait),
+            Verdict::Breaks => t(' Breaks: {wait} ms. ', wait: $wait),
         };
 
         return ucfirst(self::words($chain, $index)).
@@ -312,13 +314,13 @@ final readonly class LineDrawing
                 'verdict' => $link->verdict->value,
                 'sign' => Verdict::Reload === $link->verdict ? '▲' : '✕',
                 'label' => '+'.$wait,
-                'sentence' => \sprintf(
-                    '%s to %s: %s, %d ms. %s',
-                    ucfirst(self::words($chain, $link->from())),
-                    self::words($chain, $link->to),
-                    $link->verdict->value,
-                    $wait,
-                    $timing->reason($link),
+                'sentence' => t(
+                    '{chain} to {chain2}: {verdict}, {wait} ms. {reason}',
+                    chain: ucfirst(self::words($chain, $link->from())),
+                    chain2: self::words($chain, $link->to),
+                    verdict: $link->verdict->value,
+                    wait: $wait,
+                    reason: $timing->reason($link),
                 ),
             ];
         }
@@ -431,7 +433,7 @@ final readonly class LineDrawing
             'endMs' => $endMs,
             'endY' => $endY,
             'pastMs' => $isPast ? self::ms(1000 * $sway->leastSeconds) : null,
-            'pastText' => $isPast ? \sprintf('%d cm past the feet', (int) round(abs(100 * $sway->least))) : '',
+            'pastText' => $isPast ? t('{least} cm past the feet', least: (int) round(abs(100 * $sway->least))) : '',
         ];
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
+use function Periplus\Core\Language\t;
+
 /** How a chain should end. */
 enum Ending: string implements School
 {
@@ -14,15 +16,15 @@ enum Ending: string implements School
 
     public static function question(): string
     {
-        return 'A chain ends with';
+        return t('A chain ends with');
     }
 
     public function answer(): string
     {
         return match ($this) {
-            self::Move => 'a move that leaves',
+            self::Move => t('a move that leaves'),
             self::Kick => 'a kick',
-            self::LeadHand => 'a lead hand',
+            self::LeadHand => t('a lead hand'),
             self::Any => 'anything',
         };
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
+use function Periplus\Core\Language\t;
+
 /** The side of the hand before a kick: that of the kicking leg, or the other. */
 enum HandSide: string implements School
 {
@@ -13,15 +15,15 @@ enum HandSide: string implements School
 
     public static function question(): string
     {
-        return 'The hand before a kick is of';
+        return t('The hand before a kick is of');
     }
 
     public function answer(): string
     {
         return match ($this) {
-            self::Any => 'either side',
-            self::Same => 'the same side',
-            self::Opposite => 'the opposite side',
+            self::Any => t('either side'),
+            self::Same => t('the same side'),
+            self::Opposite => t('the opposite side'),
         };
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
+use function Periplus\Core\Language\t;
+
 /** Whether hand and kick land apart or together. */
 enum HandTiming: string implements School
 {
@@ -13,13 +15,13 @@ enum HandTiming: string implements School
 
     public static function question(): string
     {
-        return 'Hand and kick land';
+        return t('Hand and kick land');
     }
 
     public function answer(): string
     {
         return match ($this) {
-            self::Any => 'either way',
+            self::Any => t('either way'),
             self::Apart => 'apart',
             self::Together => 'together',
         };

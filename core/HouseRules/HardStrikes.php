@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
+use function Periplus\Core\Language\t;
+
 /** Which strikes are thrown hard: only the last one, or all of them. */
 enum HardStrikes: string implements School
 {
@@ -12,14 +14,14 @@ enum HardStrikes: string implements School
 
     public static function question(): string
     {
-        return 'Which strikes are hard';
+        return t('Which strikes are hard');
     }
 
     public function answer(): string
     {
         return match ($this) {
-            self::Last => 'the last strike',
-            self::Every => 'every strike',
+            self::Last => t('the last strike'),
+            self::Every => t('every strike'),
         };
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
+use function Periplus\Core\Language\t;
+
 /** Whether a jab moves the athlete closer. */
 enum JabStep: string implements School
 {
@@ -18,8 +20,8 @@ enum JabStep: string implements School
     public function answer(): string
     {
         return match ($this) {
-            self::In => 'steps in',
-            self::Place => 'is thrown in place',
+            self::In => t('steps in'),
+            self::Place => t('is thrown in place'),
         };
     }
 }

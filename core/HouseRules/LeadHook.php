@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
+use function Periplus\Core\Language\t;
+
 /** Where a lead hook leaves the weight. */
 enum LeadHook: string implements School
 {
@@ -12,14 +14,14 @@ enum LeadHook: string implements School
 
     public static function question(): string
     {
-        return 'A lead hook leaves the weight';
+        return t('A lead hook leaves the weight');
     }
 
     public function answer(): string
     {
         return match ($this) {
-            self::BackFoot => 'on the back foot',
-            self::FrontFoot => 'over the front foot',
+            self::BackFoot => t('on the back foot'),
+            self::FrontFoot => t('over the front foot'),
         };
     }
 }

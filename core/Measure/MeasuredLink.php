@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Measure;
 
+use function Periplus\Core\Language\t;
+
 /** The measured time from one strike to the next, with the one that the check computes. */
 final readonly class MeasuredLink
 {
@@ -53,10 +55,10 @@ final readonly class MeasuredLink
         $difference = null === $this->median ? 0 : (int) round(abs($this->median - $this->computed));
 
         return match ($this->verdict()) {
-            MeasuredVerdict::AsComputed => 'As computed.',
-            MeasuredVerdict::Faster => \sprintf('Faster than computed, by %d ms.', $difference),
-            MeasuredVerdict::Stops => \sprintf('Stops here, %d ms longer than computed.', $difference),
-            MeasuredVerdict::NotHeard => 'Both strikes were never heard in one repetition.',
+            MeasuredVerdict::AsComputed => t('As computed.'),
+            MeasuredVerdict::Faster => t('Faster than computed, by {difference} ms.', difference: $difference),
+            MeasuredVerdict::Stops => t('Stops here, {difference} ms longer than computed.', difference: $difference),
+            MeasuredVerdict::NotHeard => t('Both strikes were never heard in one repetition.'),
         };
     }
 }

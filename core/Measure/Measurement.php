@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Measure;
 
+use function Periplus\Core\Language\t;
+
 /** The result of measuring a chain: the strike of each tap and the duration of each link. */
 final readonly class Measurement
 {
@@ -35,15 +37,17 @@ final readonly class Measurement
     {
         if (\count($contacts->ms) < 2) {
             throw new \DomainException(
-                'A chain with fewer than two strikes that land has no time between them to measure.',
+                t('A chain with fewer than two strikes that land has no time between them to measure.'),
             );
         }
         if (\count($taps) < 2) {
-            throw new \DomainException('Two strikes at least have to be heard. Tap once for each strike as it lands.');
+            throw new \DomainException(
+                t('Two strikes at least have to be heard. Tap once for each strike as it lands.'),
+            );
         }
         if (\count($taps) > Alignment::MAX_TAPS) {
             throw new \DomainException(
-                \sprintf('More than %d strikes are too many at a time. Take a part.', Alignment::MAX_TAPS),
+                t('More than {maxTaps} strikes are too many at a time. Take a part.', maxTaps: Alignment::MAX_TAPS),
             );
         }
         sort($taps);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Measure;
 
+use function Periplus\Core\Language\t;
+
 /**
  * A recording: one track of samples from -1 to 1. Read from RIFF WAVE, PCM of 16 bits (Microsoft and IBM, Multimedia
  * Programming Interface 1.0, 1991).
@@ -23,7 +25,7 @@ final readonly class Wave
     public static function read(string $bytes): self
     {
         if (\strlen($bytes) < 12 || !str_starts_with($bytes, 'RIFF') || 'WAVE' !== substr($bytes, 8, 4)) {
-            throw new \DomainException('This is no WAV recording.');
+            throw new \DomainException(t('This is no WAV recording.'));
         }
         $offset = 12;
         $rate = $channels = 0;
@@ -36,10 +38,10 @@ final readonly class Wave
                 $rate = self::number('V', substr($bytes, $offset + 12, 4));
                 $bits = self::number('v', substr($bytes, $offset + 22, 2));
                 if (1 !== $format || 16 !== $bits || 1 !== $channels) {
-                    throw new \DomainException('The recording has to have one track of 16 bits a sample.');
+                    throw new \DomainException(t('The recording has to have one track of 16 bits a sample.'));
                 }
                 if ($rate < self::RATES[0] || $rate > self::RATES[1]) {
-                    throw new \DomainException('The recording has to have 4,000 to 48,000 samples a second.');
+                    throw new \DomainException(t('The recording has to have 4,000 to 48,000 samples a second.'));
                 }
             }
             if ('data' === $kind) {
@@ -48,7 +50,7 @@ final readonly class Wave
             $offset += 8 + $length + $length % 2;
         }
         if (0 === $rate || $offset + 8 > \strlen($bytes)) {
-            throw new \DomainException('The recording holds no sound.');
+            throw new \DomainException(t('The recording holds no sound.'));
         }
         $data = substr(
             $bytes,
@@ -57,9 +59,9 @@ final readonly class Wave
         );
         if (\strlen($data) / 2 > self::MAX_SECONDS * $rate) {
             throw new \DomainException(
-                \sprintf(
-                    'The recording is longer than %d seconds. Take the part with the repetitions.',
-                    self::MAX_SECONDS,
+                t(
+                    'The recording is longer than {maxSeconds} seconds. Take the part with the repetitions.',
+                    maxSeconds: self::MAX_SECONDS,
                 ),
             );
         }

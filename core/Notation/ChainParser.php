@@ -19,6 +19,8 @@ use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
+use function Periplus\Core\Language\t;
+
 /**
  * The last stage of the reader: builds a chain from strikes, moves, brackets and marks. It tracks the running stance,
  * on which left and right depend. One instance parses one text.
@@ -73,7 +75,7 @@ final class ChainParser
     {
         $this->chain();
         if ([] === $this->items && !$this->diagnostics->hasProblems()) {
-            $this->diagnostics->problem($this->tokens->whole(), 'There is no strike here yet.', self::A_STRIKE, [
+            $this->diagnostics->problem($this->tokens->whole(), t('There is no strike here yet.'), self::A_STRIKE, [
                 '1 2',
             ]);
         }
@@ -98,8 +100,8 @@ final class ChainParser
                 TokenKind::Number, TokenKind::Word => $this->phrase(),
                 TokenKind::Sign => $this->sign($token),
                 TokenKind::Times => $this->complain(
-                    '"%s" repeats nothing.',
-                    '[ ] around what repeats, such as [1 2]x3',
+                    t('"{text}" repeats nothing.', text: Diagnostics::excerpt($token->text)),
+                    t('[ ] around what repeats, such as [1 2]x3'),
                 ),
                 TokenKind::Unknown => $this->unknown(),
             };
@@ -115,8 +117,14 @@ final class ChainParser
             '/' => $this->slash(),
             '*' => $this->free(),
             '!', '~', '>' => $this->suffix(),
-            ')' => $this->complain('This ) closes a bracket that was never opened.', 'a ( before the feinted strike'),
-            default => $this->complain('This ] closes a bracket that was never opened.', 'a [ before what repeats'),
+            ')' => $this->complain(
+                t('This ) closes a bracket that was never opened.'),
+                t('a ( before the feinted strike'),
+            ),
+            default => $this->complain(
+                t('This ] closes a bracket that was never opened.'),
+                t('a [ before what repeats'),
+            ),
         };
     }
 
@@ -145,7 +153,7 @@ final class ChainParser
         if ($isTight) {
             $this->diagnostics->note(
                 $slash->span,
-                'Without a blank on either side a / is read as "then"; with one it is a beat.',
+                t('Without a blank on either side a / is read as "then"; with one it is a beat.'),
                 ['then', ' / '],
             );
         } else {
@@ -183,8 +191,8 @@ final class ChainParser
                 $token = $this->tokens->take();
                 $this->diagnostics->problem(
                     $token->span,
-                    \sprintf('"%s" is not a strike or a move.', Diagnostics::excerpt($token->text)),
-                    'a number, or words such as "lead hook body" or "slip left"',
+                    t('"{excerpt}" is not a strike or a move.', excerpt: Diagnostics::excerpt($token->text)),
+                    t('a number, or words such as "lead hook body" or "slip left"'),
                     $this->vocabulary->nearest($word),
                 );
             }
@@ -205,8 +213,8 @@ final class ChainParser
         $this->tokens->moveTo($phrase->next + 1);
         $this->diagnostics->problem(
             $this->tokens->span($index, $phrase->next + 1),
-            'A hook kick is not among the strikes here. If a hook and a kick are meant, a comma goes between them.',
-            'a strike that is known, or a comma',
+            t('A hook kick is not among the strikes here. If a hook and a kick are meant, a comma goes between them.'),
+            t('a strike that is known, or a comma'),
             [$this->tokens->text($index, $phrase->next).', kick'],
         );
 
@@ -232,15 +240,19 @@ final class ChainParser
         if ($this->phrases > 1) {
             $this->diagnostics->problem(
                 $this->tokens->span($this->clauseFrom, $next),
-                \sprintf('"x%d" could repeat the last strike or all of "%s".', $times, Diagnostics::excerpt($written)),
-                '[ ] around what repeats',
+                t(
+                    '"x{times}" could repeat the last strike or all of "{excerpt}".',
+                    times: $times,
+                    excerpt: Diagnostics::excerpt($written),
+                ),
+                t('[ ] around what repeats'),
                 ['['.$written.']x'.$times],
             );
         } elseif ($times < 1 || $times > self::MAX_REPEATS) {
             $this->diagnostics->problem(
                 $this->tokens->span($index, $next),
-                \sprintf('A repeat is 1 to %d times.', self::MAX_REPEATS),
-                'a smaller count',
+                t('A repeat is 1 to {maxRepeats} times.', maxRepeats: self::MAX_REPEATS),
+                t('a smaller count'),
                 ['x2', 'x3'],
             );
         } else {
@@ -276,10 +288,10 @@ final class ChainParser
         if ($phrase->openTarget) {
             $this->diagnostics->note(
                 $phrase->span,
-                \sprintf(
-                    '"%s" is read as the target of what stands before it. With a comma before it, it is that of the '
-                        .'next strike.',
-                    $phrase->targetWord,
+                t(
+                    '"{targetWord}" is read as the target of what stands before it. With a comma before it, it is '
+                        .'that of the next strike.',
+                    targetWord: (string) $phrase->targetWord,
                 ),
             );
         }
@@ -288,7 +300,7 @@ final class ChainParser
             'and' === ($this->tokens->words[$index - 1] ?? '')
             && isset(Vocabulary::SIDES[$this->tokens->words[$index - 2] ?? '']);
         if ($phrase->inTurn && 1 === $times && !$isOneOfBoth) {
-            $this->diagnostics->note($phrase->span, 'More than one without a count is read as two.');
+            $this->diagnostics->note($phrase->span, t('More than one without a count is read as two.'));
             $times = 2;
         }
         $first = null;
@@ -310,7 +322,7 @@ final class ChainParser
             }
         }
         if (Vocabulary::CHECK_HOOK === $phrase->noun) {
-            $this->diagnostics->note($phrase->span, 'A check hook is read as a lead hook and a pivot.');
+            $this->diagnostics->note($phrase->span, t('A check hook is read as a lead hook and a pivot.'));
             $this->add(new MoveItem($this->catalogue->move('pivot-out')), $span);
         }
     }
@@ -368,7 +380,7 @@ final class ChainParser
         }
         $this->diagnostics->note(
             $this->tokens->span($index, $this->tokens->position()),
-            'What it comes off is thrown first.',
+            t('What it comes off is thrown first.'),
         );
     }
 
@@ -379,8 +391,8 @@ final class ChainParser
         if (null === $phrase || $this->isBareSide($phrase)) {
             $this->diagnostics->problem(
                 $open->span,
-                'A bracket holds one feinted strike, and there is none after it.',
-                '(3) or (cross)',
+                t('A bracket holds one feinted strike, and there is none after it.'),
+                t('(3) or (cross)'),
                 ['(3)'],
             );
 
@@ -393,8 +405,8 @@ final class ChainParser
         if (!$this->tokens->isSign(')')) {
             $this->diagnostics->problem(
                 $open->span,
-                'This ( is not closed after one strike.',
-                '), directly after the feinted strike; what repeats stands in [ ]',
+                t('This ( is not closed after one strike.'),
+                t('), directly after the feinted strike; what repeats stands in [ ]'),
             );
 
             return;
@@ -437,7 +449,7 @@ final class ChainParser
             }
             $this->diagnostics->problem(
                 $plus->span,
-                'A + joins the strike after it, and there is none.',
+                t('A + joins the strike after it, and there is none.'),
                 self::A_STRIKE,
                 ['+14'],
             );
@@ -453,7 +465,7 @@ final class ChainParser
         if ($apart && $before instanceof StrikeItem && !$this->landsTogether($before, $phrase)) {
             $this->diagnostics->note(
                 $plus->span,
-                \sprintf('"%s" is read as "then": these two cannot land together.', $plus->text),
+                t('"{plus}" is read as "then": these two cannot land together.', plus: $plus->text),
             );
             $this->strike($phrase, false, false);
 
@@ -502,8 +514,8 @@ final class ChainParser
         if ($this->depth >= self::MAX_NESTING) {
             $this->diagnostics->problem(
                 $open->span,
-                \sprintf('Brackets stand inside each other more than %d deep.', self::MAX_NESTING),
-                'a flatter line',
+                t('Brackets stand inside each other more than {maxNesting} deep.', maxNesting: self::MAX_NESTING),
+                t('a flatter line'),
             );
             $this->tokens->moveToEnd();
 
@@ -515,7 +527,7 @@ final class ChainParser
         --$this->depth;
         if (!$this->tokens->isSign(']')) {
             if (!$this->diagnostics->hasProblems()) {
-                $this->diagnostics->problem($open->span, 'This [ is not closed.', '] and a count, such as ]x3');
+                $this->diagnostics->problem($open->span, t('This [ is not closed.'), t('] and a count, such as ]x3'));
             }
 
             return;
@@ -525,8 +537,8 @@ final class ChainParser
         if (null === $times || TokenKind::Times !== $times->kind) {
             $this->diagnostics->problem(
                 $close->span,
-                'A repeat needs its count after the bracket.',
-                'x and a count, such as ]x3',
+                t('A repeat needs its count after the bracket.'),
+                t('x and a count, such as ]x3'),
                 [']x2', ']x3'],
             );
 
@@ -538,8 +550,8 @@ final class ChainParser
         if ($count < 1 || $count > self::MAX_REPEATS) {
             $this->diagnostics->problem(
                 $times->span,
-                \sprintf('A repeat is 1 to %d times.', self::MAX_REPEATS),
-                'a smaller count',
+                t('A repeat is 1 to {maxRepeats} times.', maxRepeats: self::MAX_REPEATS),
+                t('a smaller count'),
                 ['x2', 'x3'],
             );
 
@@ -575,8 +587,8 @@ final class ChainParser
         if (1 !== preg_match('/^(\d{1,3})([hbl]?)$/i', $count, $parts)) {
             $this->diagnostics->problem(
                 $span,
-                \sprintf('"%s" is not a count of free strikes.', Diagnostics::excerpt($count)),
-                'a count, such as *3',
+                t('"{excerpt}" is not a count of free strikes.', excerpt: Diagnostics::excerpt($count)),
+                t('a count, such as *3'),
                 ['*3'],
             );
 
@@ -588,7 +600,7 @@ final class ChainParser
                 $span,
             );
         } catch (InvalidChain $invalid) {
-            $this->diagnostics->problem($span, $invalid->getMessage(), 'a count, such as *3', ['*3']);
+            $this->diagnostics->problem($span, $invalid->getMessage(), t('a count, such as *3'), ['*3']);
         }
     }
 
@@ -599,8 +611,8 @@ final class ChainParser
         $last = \count($this->items) - 1;
         $item = $this->items[$last] ?? null;
         $name = match ($token->text) {
-            '!' => 'A ! marks a hard strike',
-            '~' => 'A ~ marks a light strike',
+            '!' => t('A ! marks a hard strike'),
+            '~' => t('A ~ marks a light strike'),
             default => 'A > marks a kick that lands forward',
         };
         if (
@@ -613,9 +625,12 @@ final class ChainParser
             return;
         }
         if (!($item instanceof StrikeItem) || $this->spans[$last]->at > $token->span->at) {
-            $this->diagnostics->problem($token->span, $name.' and stands directly after it.', 'a strike before it', [
-                '2'.$token->text,
-            ]);
+            $this->diagnostics->problem(
+                $token->span,
+                t('{sign} and stands directly after it.', sign: $name),
+                t('a strike before it'),
+                ['2'.$token->text],
+            );
 
             return;
         }
@@ -629,7 +644,7 @@ final class ChainParser
             $this->diagnostics->problem(
                 $token->span,
                 $invalid->getMessage(),
-                'a kick or knee of the rear leg before it',
+                t('a kick or knee of the rear leg before it'),
                 ['14>'],
             );
 
@@ -669,7 +684,7 @@ final class ChainParser
         if ($past > $index) {
             $this->diagnostics->note(
                 $this->tokens->span($index, $past),
-                'This is what the opponent throws, and no strike of the chain.',
+                t('This is what the opponent throws, and no strike of the chain.'),
             );
             $this->tokens->moveTo($past);
         } elseif (
@@ -689,12 +704,12 @@ final class ChainParser
         }
         $shown =
             1 === preg_match('/^\p{C}$/u', $first->text)
-                ? \sprintf('The invisible character U+%04X', mb_ord($first->text))
+                ? t('The invisible character {code}', code: \sprintf('U+%04X', mb_ord($first->text)))
                 : \sprintf('"%s"', $first->text);
         $this->diagnostics->problem(
             $first->span->until($last->span),
-            $shown.' stands for nothing in a combination.',
-            'numbers, words, ( ) [ ] + / *',
+            t('{sign} means nothing in a combination.', sign: $shown),
+            t('numbers, words, ( ) [ ] + / *'),
         );
     }
 
@@ -702,7 +717,7 @@ final class ChainParser
     private function add(Item $item, Span $span): bool
     {
         if (\count($this->items) >= Chain::MAX_ITEMS) {
-            $this->diagnostics->problem($span, InvalidChain::tooLong()->getMessage(), 'a shorter line');
+            $this->diagnostics->problem($span, InvalidChain::tooLong()->getMessage(), t('a shorter line'));
             $this->tokens->moveToEnd();
 
             return false;
@@ -717,7 +732,7 @@ final class ChainParser
             $this->diagnostics->problem(
                 $span,
                 $invalid->getMessage(),
-                'a strike of another limb, directly after a delivered strike',
+                t('a strike of another limb, directly after a delivered strike'),
                 ['1 +14'],
             );
 
@@ -740,6 +755,6 @@ final class ChainParser
     private function complain(string $message, string $expected): void
     {
         $token = $this->tokens->take();
-        $this->diagnostics->problem($token->span, \sprintf($message, Diagnostics::excerpt($token->text)), $expected);
+        $this->diagnostics->problem($token->span, $message, $expected);
     }
 }

@@ -12,6 +12,8 @@ use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Strike;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Decides which move a phrase means. A move without a side goes where the next strike needs it, or where it usually
  * goes, and a note says so. Common practice, no source.
@@ -50,13 +52,13 @@ final readonly class MoveResolver
         if (null !== $role && null !== $move->toward && $role !== $move->toward) {
             $this->diagnostics->problem(
                 $phrase->span,
-                \sprintf(
-                    'In %s, %s goes to the %s.',
-                    $running->value,
-                    $move->words(),
-                    $running->sideOf($move->toward)->value,
+                t(
+                    'In {running}, {move} goes to the {sideOf}.',
+                    running: $running->value,
+                    move: $move->words(),
+                    sideOf: $running->sideOf($move->toward)->value,
                 ),
-                'the side it goes to, or no side',
+                t('the side it goes to, or no side'),
                 [$move->id, $move->carry],
             );
 
@@ -65,13 +67,17 @@ final readonly class MoveResolver
         if (null !== $role && null === $move->toward) {
             $this->diagnostics->note(
                 $phrase->span,
-                \sprintf('"%s" has no side: the %s is not kept.', $phrase->said, $phrase->side->value ?? ''),
+                t(
+                    '"{said}" has no side: the {side} is not kept.',
+                    said: $phrase->said,
+                    side: $phrase->side->value ?? '',
+                ),
                 'duck' === $move->id ? ['duck', 'roll-'.$role->value] : [],
             );
         } elseif ($phrase->said !== $move->words()) {
             $this->diagnostics->note(
                 $phrase->span,
-                \sprintf('"%s" is read as %s.', $phrase->said, $move->words()),
+                t('"{said}" is read as {move}.', said: $phrase->said, move: $move->words()),
                 'long guard' === $phrase->said ? ['cover', 'post'] : [],
             );
         }
@@ -89,7 +95,7 @@ final readonly class MoveResolver
             return $this->catalogue->move($sides[$said->value]);
         }
         if ('move' === $phrase->said) {
-            $this->diagnostics->note($phrase->span, 'To move without a side is read as to leave.', [
+            $this->diagnostics->note($phrase->span, t('To move without a side is read as to leave.'), [
                 'exit',
                 'step-lead',
                 'step-rear',
@@ -99,7 +105,7 @@ final readonly class MoveResolver
         }
         [$strike, $moves] = $this->next($phrase, $running, $before);
         if ('step' === $phrase->name && (null === $strike || $moves > 0 || $strike->limb->isArm())) {
-            $this->diagnostics->note($phrase->span, 'A step without a side is read as a step in.', [
+            $this->diagnostics->note($phrase->span, t('A step without a side is read as a step in.'), [
                 'step-in',
                 'step-lead',
                 'step-rear',
@@ -117,7 +123,7 @@ final readonly class MoveResolver
         if ('step off' !== $phrase->name || 'step-out' !== $move->id) {
             $this->diagnostics->note(
                 $phrase->span,
-                \sprintf('"%s" is read as %s, %s.', $phrase->said, $move->words(), $why),
+                t('"{said}" is read as {move}, {why}.', said: $phrase->said, move: $move->words(), why: $why),
                 $asks ? array_values($sides) : [],
             );
         }
@@ -136,26 +142,29 @@ final readonly class MoveResolver
         $next = null === $strike ? null : $flip($strike->limb->isArm() ? $strike->role : $strike->role->other());
         if (\in_array($name, self::LOADING, true)) {
             if (null !== $strike && null !== $next) {
-                return [$next, \sprintf('which loads the %s', 0 === $moves ? $strike->name : 'strike that comes')];
+                return [
+                    $next,
+                    t('which loads the {strike}', strike: 0 === $moves ? $strike->name : t('strike that comes')),
+                ];
             }
             $last = $before[\count($before) - 1] ?? null;
 
             return [
                 $last instanceof StrikeItem && $last->strike->limb->isArm() ? $last->strike->role->other() : Role::Lead,
-                'with the strike before it',
+                t('with the strike before it'),
             ];
         }
 
         return match ('catch' === $said ? 'parry' : $name) {
             'step', 'step off' => null !== $strike && !$strike->limb->isArm() && 0 === $moves
-                ? [$strike->role->other(), \sprintf('which the %s needs', $strike->name)]
-                : [Role::Lead, 'as it mostly goes'],
-            'parry' => [Role::Rear, 'as it mostly is'],
+                ? [$strike->role->other(), t('which the {strike} needs', strike: $strike->name)]
+                : [Role::Lead, t('as it mostly goes')],
+            'parry' => [Role::Rear, t('as it mostly is')],
             'block' => null !== $strike && $strike->limb->isArm() && 0 === $moves
-                ? [$strike->role->other(), \sprintf('with the hand that leaves the %s free', $strike->name)]
-                : [Role::Lead, 'as it mostly is'],
-            'pivot' => [Role::Lead, 'on the lead foot'],
-            default => [Role::Lead, 'as it mostly is'],
+                ? [$strike->role->other(), t('with the hand that leaves the {strike} free', strike: $strike->name)]
+                : [Role::Lead, t('as it mostly is')],
+            'pivot' => [Role::Lead, t('on the lead foot')],
+            default => [Role::Lead, t('as it mostly is')],
         };
     }
 

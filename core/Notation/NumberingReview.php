@@ -11,6 +11,8 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Reviews a numbering while it is edited: errors, conflicting numbers, strikes without a number (which are written in
  * words), and what other numberings mean by the same number.
@@ -51,39 +53,43 @@ final readonly class NumberingReview
                 $say(
                     $row,
                     '' === $code
-                        ? 'This strike has no number yet.'
-                        : \sprintf(
-                            '"%s" cannot be read as a number: one to three digits, with one or two letters before '
-                                .'them if you like.',
-                            mb_substr($code, 0, 20),
+                        ? t('This strike has no number yet.')
+                        : t(
+                            '"{code}" cannot be read as a number: one to three digits, with one or two letters '
+                                .'before them if you like.',
+                            code: mb_substr($code, 0, 20),
                         ),
                 );
                 continue;
             }
             if (isset($codes[$code])) {
-                $say($row, \sprintf('%s is given twice: to row %d as well.', $code, $codes[$code] + 1));
+                $say($row, t('{code} is given twice: to row {codes} as well.', code: $code, codes: $codes[$code] + 1));
             }
             $codes[$code] ??= $row;
             if (!$this->catalogue->hasFamily($number['family'])) {
-                $say($row, \sprintf('There is no strike called %s.', mb_substr($number['family'], 0, 40)));
+                $say($row, t('There is no strike called {family}.', family: mb_substr($number['family'], 0, 40)));
                 continue;
             }
             if (!\in_array($number['position'], $positions, true)) {
                 $say(
                     $row,
-                    \sprintf(
-                        '%s stands for a %s strike, and this numbering is bound to the %s: choose %s.',
-                        $code,
-                        mb_substr($number['position'], 0, 10),
-                        $content['boundTo'],
-                        implode(' or ', $positions),
+                    t(
+                        '{code} stands for a {position} strike, and this numbering is bound to the {boundTo}: choose '
+                            .'{positions}.',
+                        code: $code,
+                        position: mb_substr($number['position'], 0, 10),
+                        boundTo: $content['boundTo'],
+                        positions: implode(' or ', $positions),
                     ),
                 );
                 continue;
             }
             $thrown = $this->thrown($number['family'], $number['position']);
             if ([] === $thrown) {
-                $say($row, \sprintf('There is no %s %s.', $number['position'], $number['family']));
+                $say(
+                    $row,
+                    t('There is no {position} {family}.', position: $number['position'], family: $number['family']),
+                );
                 continue;
             }
             if (
@@ -96,11 +102,11 @@ final readonly class NumberingReview
             ) {
                 $say(
                     $row,
-                    \sprintf(
-                        'The %s %s does not go to the %s.',
-                        $number['position'],
-                        $number['family'],
-                        mb_substr($number['target'], 0, 10),
+                    t(
+                        'The {position} {family} does not go to the {target}.',
+                        position: $number['position'],
+                        family: $number['family'],
+                        target: mb_substr($number['target'], 0, 10),
                     ),
                 );
                 continue;
@@ -109,10 +115,10 @@ final readonly class NumberingReview
             if (isset($strikes[$key])) {
                 $say(
                     $row,
-                    \sprintf(
-                        '%s stands for the same as %s; it can be read, and is never written.',
-                        $code,
-                        $strikes[$key],
+                    t(
+                        '{code} stands for the same as {strikes}; it can be read, and is never written.',
+                        code: $code,
+                        strikes: $strikes[$key],
                     ),
                     false,
                 );
@@ -120,7 +126,7 @@ final readonly class NumberingReview
             $strikes[$key] ??= $code;
         }
         if ([] === $codes) {
-            $say(0, 'A numbering has at least one number.');
+            $say(0, t('A numbering has at least one number.'));
         }
 
         return $problems;
@@ -180,7 +186,8 @@ final readonly class NumberingReview
         }
         $target = $entry->target ?? $strike->defaultTarget();
 
-        return $strike->name.($target === $strike->defaultTarget() ? '' : ' to the '.$target->word());
+        return $strike->name.
+            ($target === $strike->defaultTarget() ? '' : t(' to the {target}', target: $target->word()));
     }
 
     /** @return list<Strike> what can be thrown from there, in either stance */

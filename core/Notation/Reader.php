@@ -7,6 +7,8 @@ namespace Periplus\Core\Notation;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Reads a chain typed in numbers, words or both. It does not stop at the first mistake: every problem has its place,
  * what was expected and the nearest accepted text.
@@ -39,23 +41,23 @@ final readonly class Reader
     public function read(string $text, Numbering $numbering, Stance $stance): Reading
     {
         if (!mb_check_encoding($text, 'UTF-8')) {
-            return self::refuse(0, 'This text is damaged: it is not valid UTF-8. Type it again.');
+            return self::refuse(0, t('This text is damaged: it is not valid UTF-8. Type it again.'));
         }
         $length = mb_strlen($text);
         if ($length > self::MAX_LENGTH) {
             return self::refuse(
                 $length,
-                \sprintf(
-                    'This line has %s characters; a combination has at most %d. Split it.',
-                    number_format($length),
-                    self::MAX_LENGTH,
+                t(
+                    'This line has {length} characters; a combination has at most {maxLength}. Split it.',
+                    length: number_format($length),
+                    maxLength: self::MAX_LENGTH,
                 ),
             );
         }
         if ('' === trim($text)) {
             return self::refuse(
                 $length,
-                'There is no strike here yet. Type numbers or words, such as "1 2" or "jab cross".',
+                t('There is no strike here yet. Type numbers or words, such as "1 2" or "jab cross".'),
             );
         }
 
@@ -76,9 +78,9 @@ final readonly class Reader
                 new Note(
                     0,
                     $name,
-                    \sprintf(
-                        '"%s" is read as a name.',
-                        Diagnostics::excerpt(rtrim(mb_substr($text, 0, $name), ": \u{00A0}")),
+                    t(
+                        '"{excerpt}" is read as a name.',
+                        excerpt: Diagnostics::excerpt(rtrim(mb_substr($text, 0, $name), ": \u{00A0}")),
                     ),
                 ),
             );
@@ -103,7 +105,7 @@ final readonly class Reader
         return new Reading(
             null,
             [],
-            [new ReadingProblem(0, $length, $message, 'a combination in numbers or words', ['1 2', 'jab cross'])],
+            [new ReadingProblem(0, $length, $message, t('a combination in numbers or words'), ['1 2', 'jab cross'])],
             [],
         );
     }

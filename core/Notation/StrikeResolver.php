@@ -14,6 +14,8 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
+use function Periplus\Core\Language\t;
+
 /** Decides which strike a phrase means, from the running stance, the numbering and the items before it. */
 final readonly class StrikeResolver
 {
@@ -39,7 +41,7 @@ final readonly class StrikeResolver
         try {
             return $item->with(landsForward: true);
         } catch (InvalidChain $invalid) {
-            $this->diagnostics->problem($phrase->span, $invalid->getMessage(), 'a kick or knee of the rear leg', [
+            $this->diagnostics->problem($phrase->span, $invalid->getMessage(), t('a kick or knee of the rear leg'), [
                 'rear '.$item->strike->family,
             ]);
 
@@ -60,14 +62,14 @@ final readonly class StrikeResolver
         if (null === $strike) {
             $this->diagnostics->problem(
                 $phrase->head,
-                \sprintf(
-                    '%s is the %s %s, and in %s that limb has none.',
-                    $entry->code,
-                    $entry->position->value,
-                    $entry->family,
-                    $running->value,
+                t(
+                    '{code} is the {position} {family}, and in {running} that limb has none.',
+                    code: $entry->code,
+                    position: $entry->position->value,
+                    family: $entry->family,
+                    running: $running->value,
                 ),
-                'a number of the other hand, or a switch before it',
+                t('a number of the other hand, or a switch before it'),
             );
 
             return null;
@@ -78,8 +80,8 @@ final readonly class StrikeResolver
             if (null === $named) {
                 $this->diagnostics->problem(
                     $phrase->head,
-                    \sprintf('"%s" is not a target.', $letters),
-                    'h for head, b for body or l for leg',
+                    t('"{letters}" is not a target.', letters: $letters),
+                    t('h for head, b for body or l for leg'),
                     self::targets($code, $strike),
                 );
 
@@ -111,8 +113,8 @@ final readonly class StrikeResolver
         if (1 === preg_match('/^x\d{1,2}$/i', $number)) {
             $this->diagnostics->problem(
                 $phrase->head,
-                \sprintf('"%s" repeats what stands in [ ] before it, and there is none.', $number),
-                '[ ] around what repeats, such as [1 2]'.strtolower($number),
+                t('"{number}" repeats what stands in [ ] before it, and there is none.', number: $number),
+                t('[ ] around what repeats, such as {example}', example: '[1 2]'.strtolower($number)),
             );
 
             return;
@@ -121,8 +123,12 @@ final readonly class StrikeResolver
         $last = [] === $codes ? '' : $codes[\count($codes) - 1];
         $this->diagnostics->problem(
             $phrase->head,
-            \sprintf('There is no number %s in %s numbering.', Diagnostics::excerpt($code), $this->numbering->name),
-            \sprintf('one of its numbers, %s to %s', $first, $last),
+            t(
+                'There is no number {excerpt} in {numbering} numbering.',
+                excerpt: Diagnostics::excerpt($code),
+                numbering: $this->numbering->name,
+            ),
+            t('one of its numbers, {first} to {last}', first: $first, last: $last),
             \array_slice($near, 0, 4),
         );
     }
@@ -135,13 +141,13 @@ final readonly class StrikeResolver
         if (null !== $phrase->role && null !== $role && $phrase->role !== $role) {
             $this->diagnostics->problem(
                 $phrase->span,
-                \sprintf(
-                    'In %s the %s side is the %s one.',
-                    $running->value,
-                    $phrase->role->value,
-                    $running->sideOf($phrase->role)->value,
+                t(
+                    'In {running} the {role} side is the {sideOf} one.',
+                    running: $running->value,
+                    role: $phrase->role->value,
+                    sideOf: $running->sideOf($phrase->role)->value,
                 ),
-                'one of the two',
+                t('one of the two'),
                 [$phrase->role->value.' '.$phrase->noun, $role->value.' '.$phrase->noun],
             );
 
@@ -150,7 +156,7 @@ final readonly class StrikeResolver
         if (null !== $phrase->role && $phrase->side instanceof Role) {
             $this->diagnostics->note(
                 $phrase->span,
-                \sprintf('That side of the thigh is read as the %s leg\'s.', $phrase->role->value),
+                t('That side of the thigh is read as the {role} leg\'s.', role: $phrase->role->value),
                 ['lead '.$phrase->noun.' low', 'rear '.$phrase->noun.' low'],
             );
         }
@@ -161,13 +167,13 @@ final readonly class StrikeResolver
             $other = $this->catalogue->inFamily($family, $fixed) ?? $this->catalogue->inFamily($family, $role->other());
             $this->diagnostics->problem(
                 $phrase->span,
-                \sprintf(
-                    'There is no %s %s in %s.',
-                    $phrase->side instanceof Side ? $phrase->side->value : $role->value,
-                    $phrase->noun,
-                    $running->value,
+                t(
+                    'There is no {side} {noun} in {running}.',
+                    side: $phrase->side instanceof Side ? $phrase->side->value : $role->value,
+                    noun: $phrase->noun,
+                    running: $running->value,
                 ),
-                'the strike of the other side',
+                t('the strike of the other side'),
                 array_values(array_filter([$strike?->name, $other?->name], is_string(...))),
             );
 
@@ -198,13 +204,13 @@ final readonly class StrikeResolver
             $role = $running->roleOf($organ);
             $this->diagnostics->note(
                 $phrase->span,
-                \sprintf(
-                    '"%s" is read as %s %s: the %s is reached from the %s.',
-                    $phrase->noun,
-                    $role->value,
-                    $family,
-                    $phrase->targetWord,
-                    $organ->value,
+                t(
+                    '"{noun}" is read as {role} {family}: the {targetWord} is reached from the {organ}.',
+                    noun: $phrase->noun,
+                    role: $role->value,
+                    family: $family,
+                    targetWord: (string) $phrase->targetWord,
+                    organ: $organ->value,
                 ),
             );
 
@@ -213,7 +219,13 @@ final readonly class StrikeResolver
         $default = DefaultRole::of($family, $before, $this->catalogue);
         $this->diagnostics->note(
             $phrase->head,
-            \sprintf('"%s" is read as %s %s, %s.', $phrase->noun, $default->role->value, $family, $default->why),
+            t(
+                '"{noun}" is read as {role} {family}, {why}.',
+                noun: $phrase->noun,
+                role: $default->role->value,
+                family: $family,
+                why: $default->why,
+            ),
             $default->asks
                 ? [$default->role->value.' '.$phrase->noun, $default->role->other()->value.' '.$phrase->noun]
                 : [],

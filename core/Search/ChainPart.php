@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
+use function Periplus\Core\Language\t;
+
 /** The part of a chain in which items are searched for. */
 enum ChainPart: string
 {
@@ -15,10 +17,10 @@ enum ChainPart: string
     public function words(): string
     {
         return match ($this) {
-            self::Starts => 'starts with',
-            self::Ends => 'ends with',
-            self::Has => 'has',
-            self::No => 'has no',
+            self::Starts => t('starts with'),
+            self::Ends => t('ends with'),
+            self::Has => t('has'),
+            self::No => t('has no'),
         };
     }
 }

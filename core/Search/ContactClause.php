@@ -6,6 +6,8 @@ namespace Periplus\Core\Search;
 
 use Periplus\Core\Combination\Contact;
 
+use function Periplus\Core\Language\t;
+
 /**
  * The part of an orthodox opponent that a strike or step reaches, in the stance that the combination was written for.
  */
@@ -17,7 +19,7 @@ final readonly class ContactClause implements Clause
 
     public function says(): string
     {
-        return ($this->wanted ? 'goes ' : 'nothing goes ').$this->contact->words();
+        return ($this->wanted ? 'goes ' : t('nothing goes ')).$this->contact->words();
     }
 
     public function text(): string

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
+use function Periplus\Core\Language\t;
+
 /** Whether a combination was drilled according to the logbook, ever or within a number of days. */
 final readonly class DrilledClause implements Clause
 {
@@ -15,11 +17,14 @@ final readonly class DrilledClause implements Clause
     public function says(): string
     {
         return match (true) {
-            null === $this->days => $this->wanted ? 'was drilled' : 'was never drilled',
-            default => \sprintf(
-                $this->wanted ? 'was drilled in the last %d %s' : 'was not drilled in the last %d %s',
-                $this->days,
-                1 === $this->days ? 'day' : 'days',
+            null === $this->days => $this->wanted ? t('was drilled') : t('was never drilled'),
+            $this->wanted => t(
+                '{days, plural, one {was drilled in the last day} other {was drilled in the last # days}}',
+                days: $this->days,
+            ),
+            default => t(
+                '{days, plural, one {was not drilled in the last day} other {was not drilled in the last # days}}',
+                days: $this->days,
             ),
         };
     }

@@ -25,6 +25,8 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Reads the items of a search with the phrases with which a chain is read. A number means its strike at any target,
  * unless it has a target letter or implies a target; a noun without a side means both sides; "kick", "hand" and the
@@ -98,8 +100,11 @@ final readonly class ItemPatternReader
                 return new ReadingProblem(
                     $token->span->at,
                     $token->span->length,
-                    \sprintf('"%s" is no strike or move that can be looked for.', Diagnostics::excerpt($token->text)),
-                    'a number, or words such as lead hook body, kick, slip or exit',
+                    t(
+                        '"{excerpt}" is no strike or move that can be looked for.',
+                        excerpt: Diagnostics::excerpt($token->text),
+                    ),
+                    t('a number, or words such as lead hook body, kick, slip or exit'),
                     '' === $tokens->word() ? [] : $this->vocabulary->nearest($tokens->word()),
                 );
             }
@@ -147,7 +152,7 @@ final readonly class ItemPatternReader
                 ),
             ),
             false,
-            'free strikes',
+            t('free strikes'),
         );
         if ($tokens->isSign('/') || isset(Vocabulary::BEATS[$tokens->word()])) {
             $tokens->take();
@@ -201,7 +206,7 @@ final readonly class ItemPatternReader
         $pattern = new ItemPattern(
             $codes,
             $feint,
-            ($feint ? 'a fake ' : 'a ').$says.(null === $target ? '' : ' to the '.$target->word()),
+            ($feint ? 'a fake ' : 'a ').$says.(null === $target ? '' : t(' to the {target}', target: $target->word())),
         );
 
         $patterns = array_fill(0, max(1, $phrase->times), $pattern);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
+use function Periplus\Core\Language\t;
+
 /** A condition on the number of strikes, including feints. */
 final readonly class LengthClause implements Clause
 {
@@ -14,13 +16,12 @@ final readonly class LengthClause implements Clause
     public function says(): string
     {
         return match (true) {
-            null === $this->most => \sprintf('has %d strikes or more', $this->least),
-            $this->least === $this->most => \sprintf(
-                'has %d %s',
-                $this->least,
-                1 === $this->least ? 'strike' : 'strikes',
+            null === $this->most => t('has {least} strikes or more', least: $this->least),
+            $this->least === $this->most => t(
+                'has {count, plural, one {# strike} other {# strikes}}',
+                count: $this->least,
             ),
-            default => \sprintf('has %d to %d strikes', $this->least, $this->most),
+            default => t('has {least} to {most} strikes', least: $this->least, most: $this->most),
         };
     }
 

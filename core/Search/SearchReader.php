@@ -12,6 +12,8 @@ use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Reads a search of the library: clauses that start with a keyword ("starts 1", "has 2 3 then rear kick", "no switch",
  * "length 3..5", "liver", "from southpaw", "level 2", "by liv", "theme slips"), in any order, separated by commas,
@@ -106,8 +108,8 @@ final readonly class SearchReader
             ) {
                 $problems[] = self::wrong(
                     $taken,
-                    'What is archived is looked through by itself, so it cannot be one of two clauses.',
-                    'archived without "or"',
+                    t('What is archived is looked through by itself, so it cannot be one of two clauses.'),
+                    t('archived without "or"'),
                     ['archived'],
                 );
             } elseif (null !== $or && [] !== $groups && !self::isUnwanted($clause)) {
@@ -124,8 +126,8 @@ final readonly class SearchReader
             $problems[] = new ReadingProblem(
                 $or->at,
                 mb_strlen($or->text),
-                '"or" stands between two clauses.',
-                'a clause before it and one after it',
+                t('"or" stands between two clauses.'),
+                t('a clause before it and one after it'),
                 ['starts 1 or 2'],
             );
         }
@@ -384,37 +386,39 @@ final readonly class SearchReader
                 match ($first) {
                     'flows' => 'flows',
                     'breaks' => 'breaks',
-                    default => 'needs a reload',
+                    default => t('needs a reload'),
                 },
                 $text,
             ),
             'level' === $first && !self::isLevelChange($pieces, 0) => \in_array($value, ['1', '2', '3'], true)
-                ? new FieldClause('level', $value, 'is of level '.$value, $text)
-                : self::wrong($pieces, 'The level is 1, 2 or 3.', '1, 2 or 3', ['level 1', 'level 2', 'level 3']),
+                ? new FieldClause('level', $value, t('is of level {level}', level: $value), $text)
+                : self::wrong($pieces, t('The level is 1, 2 or 3.'), '1, 2 or 3', ['level 1', 'level 2', 'level 3']),
             'from' === $first => null !== Stance::tryFrom($value)
-                ? new FieldClause('stance', $value, 'was written for '.$value, $text)
-                : self::wrong($pieces, 'A combination is from orthodox or from southpaw.', 'a stance', [
+                ? new FieldClause('stance', $value, t('was written for {stance}', stance: $value), $text)
+                : self::wrong($pieces, t('A combination is from orthodox or from southpaw.'), 'a stance', [
                     'from orthodox',
                     'from southpaw',
                 ]),
             'rules' === $first => \in_array(strtr($value, ' ', '-'), BuiltInHouseRules::ids(), true)
-                ? new FieldClause('rules', strtr($value, ' ', '-'), 'is for '.$value, $text)
+                ? new FieldClause('rules', strtr($value, ' ', '-'), t('is for {rules}', rules: $value), $text)
                 : self::wrong(
                     $pieces,
-                    'There are no such rules.',
-                    'boxing, kickboxing or all-limbs',
+                    t('There are no such rules.'),
+                    t('boxing, kickboxing or all-limbs'),
                     array_map(static fn (string $id): string => 'rules '.$id, BuiltInHouseRules::ids()),
                 ),
             'by' === $first, 'theme' === $first => '' === $value
                 ? self::wrong(
                     $pieces,
-                    \sprintf('"%s" needs a name after it.', $first),
+                    t('"{first}" needs a name after it.', first: $first),
                     'by' === $first ? 'a coach' : 'a theme',
                 )
                 : new FieldClause(
                     'by' === $first ? 'author' : 'theme',
                     $value,
-                    ('by' === $first ? 'was written by ' : 'has the theme ').$value,
+                    'by' === $first
+                        ? t('was written by {coach}', coach: $value)
+                        : t('has the theme {theme}', theme: $value),
                     $text,
                 ),
             'drilled' === $first, 'not' === $first => $this->drilled($pieces, $text),
@@ -441,8 +445,8 @@ final readonly class SearchReader
         return [] === $read
             ? self::wrong(
                 $pieces,
-                \sprintf('"%s" needs a strike or a move after it.', $place->value),
-                'a number or words',
+                t('"{place}" needs a strike or a move after it.', place: $place->value),
+                t('a number or words'),
                 [$place->value.' 1', $place->value.' kick'],
             )
             : new ItemsClause($place, $read, $text);
@@ -462,8 +466,8 @@ final readonly class SearchReader
         ) {
             return self::wrong(
                 $pieces,
-                'It is not clear when it was drilled.',
-                'such as drilled, not drilled, drilled 4 weeks',
+                t('It is not clear when it was drilled.'),
+                t('such as drilled, not drilled, drilled 4 weeks'),
                 ['drilled 2 weeks', 'not drilled 4 weeks', 'drilled never'],
             );
         }
@@ -491,8 +495,8 @@ final readonly class SearchReader
                 && (int) $found[1] <= (int) $found[2] => new LengthClause((int) $found[1], (int) $found[2], $text),
             default => self::wrong(
                 $pieces,
-                'A length is a count of strikes, or from the least to the most.',
-                'such as 4, 3..5 or 6+',
+                t('A length is a count of strikes, or from the least to the most.'),
+                t('such as 4, 3..5 or 6+'),
                 ['length 4', 'length 3..5', 'length 6+'],
             ),
         };
@@ -512,8 +516,8 @@ final readonly class SearchReader
             default => $items
                 ?? self::wrong(
                     $pieces,
-                    \sprintf('Nothing can be looked for by “%s”.', mb_substr($text, 0, 40)),
-                    'a word, a number or a clause',
+                    t('Nothing can be looked for by “{text}”.', text: mb_substr($text, 0, 40)),
+                    t('a word, a number or a clause'),
                 ),
         };
     }

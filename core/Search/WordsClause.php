@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Words of the name, a theme, the note or the author, matched by their beginning. Words or numbers that name items may
  * also occur in the chain.
@@ -17,11 +19,12 @@ final readonly class WordsClause implements Clause
 
     public function says(): string
     {
-        return (1 === \count($this->words) ? 'the word ' : 'the words ')
-            .'“'
-            .implode(' ', $this->words)
-            .'”'
-            .(null === $this->items ? '' : ', or '.$this->items->says());
+        return t(
+            '{count, plural, one {the word} other {the words}} “{words}”{items}',
+            count: \count($this->words),
+            words: implode(' ', $this->words),
+            items: null === $this->items ? '' : t(', or {items}', items: $this->items->says()),
+        );
     }
 
     public function text(): string

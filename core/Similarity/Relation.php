@@ -6,6 +6,8 @@ namespace Periplus\Core\Similarity;
 
 use Periplus\Core\Combination\Sequence;
 
+use function Periplus\Core\Language\t;
+
 /** The relation of one chain to another, the closest first. */
 enum Relation: string
 {
@@ -21,13 +23,13 @@ enum Relation: string
     public function words(): string
     {
         return match ($this) {
-            self::Same => 'the same chain as',
-            self::Mirror => 'the same limbs in the other stance as',
-            self::TargetDiffers => 'another target than',
-            self::OneApart => 'one item apart from',
-            self::ContainedIn => 'contained in',
-            self::Contains => 'contains',
-            self::Alike => 'much like',
+            self::Same => t('the same chain as'),
+            self::Mirror => t('the same limbs in the other stance as'),
+            self::TargetDiffers => t('another target than'),
+            self::OneApart => t('one item apart from'),
+            self::ContainedIn => t('contained in'),
+            self::Contains => t('contains'),
+            self::Alike => t('similar to'),
         };
     }
 

@@ -17,6 +17,7 @@ final class DependencyTest
      * folder is missing.
      */
     public const MAY_KNOW = [
+        'Core\Language' => [],
         'Core\Technique' => [],
         'Core\Combination' => ['Core\Technique'],
         'Core\Balance' => ['Core\Technique'],
@@ -266,6 +267,7 @@ final class DependencyTest
         'Core\Session\Due' => ['Core\HouseRules', 'Core\Flow\Rule', 'Core\Session\Warning', 'Core\Session\Warnings'],
         'Core\Session\Path' => ['Core\Combination'],
         'Core\Measure' => ['Core\Combination', 'Core\Flow\Timing'],
+        'App\Language' => [],
         'App\Store' => [],
         'App\Http' => ['App\Store'],
         'App\Audit' => ['App\Store'],

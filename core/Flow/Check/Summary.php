@@ -8,6 +8,8 @@ use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 /** The check in one sentence: weight and hips first, then what the house rules say of it. */
 final class Summary
 {
@@ -18,14 +20,20 @@ final class Summary
         $timing = self::timing($result);
 
         return match (true) {
-            [] !== $must && Verdict::Flows === $result->linkVerdict => \sprintf(
-                'The timing is fine, but it breaks a house rule: %s.',
-                implode(', ', $must),
+            [] !== $must && Verdict::Flows === $result->linkVerdict => t(
+                'The timing is fine, but it breaks a house rule: {must}.',
+                must: implode(', ', $must),
             ),
-            [] !== $must => \sprintf('%s, and it breaks a house rule: %s.', $timing, implode(', ', $must)),
-            [] !== $should => \sprintf('%s; worth fixing: %s.', $timing, implode(', ', $should)),
-            Verdict::Flows === $result->linkVerdict && [] !== $result->timing->links => $timing
-                .': weight and hips arrive where each next strike needs them.',
+            [] !== $must => t(
+                '{timing}, and it breaks a house rule: {must}.',
+                timing: $timing,
+                must: implode(', ', $must),
+            ),
+            [] !== $should => t('{timing}; worth fixing: {should}.', timing: $timing, should: implode(', ', $should)),
+            Verdict::Flows === $result->linkVerdict && [] !== $result->timing->links => t(
+                '{timing}: weight and hips arrive where each next strike needs them.',
+                timing: $timing,
+            ),
             default => $timing.'.',
         };
     }
@@ -35,20 +43,20 @@ final class Summary
         $count = static fn (Verdict $verdict): int => \count(
             array_filter($result->timing->links, static fn (Link $link): bool => $verdict === $link->verdict),
         );
-        $links = static fn (int $links, string $one, string $many): string => 1 === $links
-            ? 'One link '.$one
-            : $links.' links '.$many;
         $breaks = $count(Verdict::Breaks);
         $reloads = $count(Verdict::Reload);
 
         return match (true) {
-            $breaks > 0 && $reloads > 0 => $links($breaks, 'breaks', 'break')
-                .' and '
-                .lcfirst($links($reloads, 'reloads', 'reload')),
-            $breaks > 0 => $links($breaks, 'breaks', 'break'),
-            $reloads > 0 => $links($reloads, 'reloads', 'reload'),
-            [] === $result->timing->links => 'One item alone has nothing to wait for',
-            default => 'Every link flows',
+            $breaks > 0 && $reloads > 0 => t(
+                '{breaks, plural, one {One link breaks} other {# links break}} and '
+                    .'{reloads, plural, one {one link reloads} other {# links reload}}',
+                breaks: $breaks,
+                reloads: $reloads,
+            ),
+            $breaks > 0 => t('{count, plural, one {One link breaks} other {# links break}}', count: $breaks),
+            $reloads > 0 => t('{count, plural, one {One link reloads} other {# links reload}}', count: $reloads),
+            [] === $result->timing->links => t('One item alone has nothing to wait for'),
+            default => t('Every link flows'),
         };
     }
 

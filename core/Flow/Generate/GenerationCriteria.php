@@ -8,6 +8,8 @@ use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 
+use function Periplus\Core\Language\t;
+
 /** What generated chains have to be like. */
 final readonly class GenerationCriteria
 {
@@ -36,21 +38,25 @@ final readonly class GenerationCriteria
     ) {
         if ($length < self::MIN_STRIKES || $length > self::MAX_STRIKES) {
             throw new \DomainException(
-                \sprintf(
-                    'A generated chain has %d to %d strikes, not %d.',
-                    self::MIN_STRIKES,
-                    self::MAX_STRIKES,
-                    $length,
+                t(
+                    'A generated chain has {minStrikes} to {maxStrikes} strikes, not {length}.',
+                    minStrikes: self::MIN_STRIKES,
+                    maxStrikes: self::MAX_STRIKES,
+                    length: $length,
                 ),
             );
         }
         if ($count < 1 || $count > self::MAX_CHAINS) {
             throw new \DomainException(
-                \sprintf('1 to %d chains are made at a time, not %d.', self::MAX_CHAINS, $count),
+                t(
+                    '1 to {maxChains} chains are made at a time, not {count}.',
+                    maxChains: self::MAX_CHAINS,
+                    count: $count,
+                ),
             );
         }
         if (!\in_array($clean, [Severity::Hint, Severity::Should, Severity::Must], true)) {
-            throw new \DomainException('Chains are clean of hint, should or must.');
+            throw new \DomainException(t('Chains are clean of hint, should or must.'));
         }
     }
 
@@ -67,14 +73,14 @@ final readonly class GenerationCriteria
     {
         $relaxed = [];
         if (null !== $this->theme) {
-            $relaxed['theme'] = ['without the theme', $this->with(theme: null), ['theme' => null]];
+            $relaxed['theme'] = [t('without the theme'), $this->with(theme: null), ['theme' => null]];
         }
         if (null !== $this->level) {
-            $relaxed['level'] = ['at any level', $this->with(level: null), ['level' => null]];
+            $relaxed['level'] = [t('at any level'), $this->with(level: null), ['level' => null]];
         }
         if (\count($this->weapons) < \count(Limb::cases())) {
             $relaxed['weapons'] = [
-                'with any weapon',
+                t('with any weapon'),
                 $this->with(weapons: Limb::cases()),
                 ['weapons' => array_column(Limb::cases(), 'value')],
             ];
@@ -82,7 +88,7 @@ final readonly class GenerationCriteria
         foreach ([$this->length + 1, $this->length - 1] as $length) {
             if ($length >= self::MIN_STRIKES && $length <= self::MAX_STRIKES) {
                 $relaxed['length '.$length] = [
-                    \sprintf('with %d strikes', $length),
+                    t('with {length} strikes', length: $length),
                     $this->with(length: $length),
                     ['length' => $length],
                 ];
@@ -94,13 +100,13 @@ final readonly class GenerationCriteria
         };
         if ($lighter !== $this->clean) {
             $relaxed['clean'] = [
-                Severity::Should === $lighter ? 'with tips' : 'with tips and fixes',
+                Severity::Should === $lighter ? t('with tips') : t('with tips and fixes'),
                 $this->with(clean: $lighter),
                 ['clean' => $lighter->value],
             ];
         }
         if (!$this->switches) {
-            $relaxed['switches'] = ['with changes of stance', $this->with(switches: true), ['switches' => true]];
+            $relaxed['switches'] = [t('with changes of stance'), $this->with(switches: true), ['switches' => true]];
         }
 
         return $relaxed;
@@ -115,7 +121,11 @@ final readonly class GenerationCriteria
     {
         $shorter = [];
         for ($length = $this->length - 1; $length >= self::MIN_STRIKES; --$length) {
-            $shorter[] = [\sprintf('with %d strikes', $length), $this->with(length: $length), ['length' => $length]];
+            $shorter[] = [
+                t('with {length} strikes', length: $length),
+                $this->with(length: $length),
+                ['length' => $length],
+            ];
         }
 
         return $shorter;

@@ -21,6 +21,8 @@ use Periplus\Core\Technique\Stance;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Generates chains that pass the check. It adds strike after strike that flows from the one before, at random from a
  * seed, so that the same criteria give the same chains, and drops those that do not pass. The number of tries is
@@ -57,7 +59,10 @@ final readonly class Generator
             foreach ($criteria->relaxed() as $criterion => [$words, $left, $sent]) {
                 $more = \count($this->results($left, self::TRIES_RELAXED, $criteria->count, $known));
                 if ($more > \count($results)) {
-                    $relax[$criterion] = ['words' => \sprintf('%s: %d', $words, $more), 'criteria' => $sent];
+                    $relax[$criterion] = [
+                        'words' => t('{words}: {more}', words: $words, more: $more),
+                        'criteria' => $sent,
+                    ];
                 }
             }
         }

@@ -13,6 +13,8 @@ use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Target;
 
+use function Periplus\Core\Language\t;
+
 /** The theme of a class, and what a chain must contain to fit it. Common practice, no source. */
 enum Theme: string
 {
@@ -26,12 +28,12 @@ enum Theme: string
     public function title(): string
     {
         return match ($this) {
-            self::HeadMovement => 'head movement',
-            self::BodyWork => 'body work',
-            self::InAndOut => 'in and out',
+            self::HeadMovement => t('head movement'),
+            self::BodyWork => t('body work'),
+            self::InAndOut => t('in and out'),
             self::Angles => 'angles',
             self::Counters => 'counters',
-            self::KicksOffHands => 'kicks off hands',
+            self::KicksOffHands => t('kicks off hands'),
         };
     }
 

@@ -16,6 +16,8 @@ use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
 
+use function Periplus\Core\Language\t;
+
 /** Adds up what makes a chain hard to learn, with the weights of core/data/level.json. */
 final readonly class Scale
 {
@@ -112,21 +114,21 @@ final readonly class Scale
         );
 
         return [
-            'length' => [max(0, $last - 2), \sprintf('%d items up to the last strike', $last + 1)],
-            'weapons' => [max(0, $different - 2), \sprintf('%d different strikes', $different)],
-            'shapes' => [$rare, self::times($rare, 'a strike beyond the basic ones')],
-            'sameSide' => [$sameSide, self::times($sameSide, 'two strikes in a row from one side')],
-            'heights' => [$heights, self::times($heights, 'the height changes')],
-            'stance' => [$stance, self::times($stance, 'the stance changes')],
-            'defence' => [$defence, self::times($defence, 'defence between strikes')],
-            'angles' => [$angles, self::times($angles, 'footwork between strikes')],
+            'length' => [max(0, $last - 2), t('{last} items up to the last strike', last: $last + 1)],
+            'weapons' => [max(0, $different - 2), t('{different} different strikes', different: $different)],
+            'shapes' => [$rare, self::times($rare, t('a strike beyond the basic ones'))],
+            'sameSide' => [$sameSide, self::times($sameSide, t('two strikes in a row from one side'))],
+            'heights' => [$heights, self::times($heights, t('the height changes'))],
+            'stance' => [$stance, self::times($stance, t('the stance changes'))],
+            'defence' => [$defence, self::times($defence, t('defence between strikes'))],
+            'angles' => [$angles, self::times($angles, t('footwork between strikes'))],
             'feints' => [$feints, self::times($feints, 'a feint')],
-            'together' => [$together, self::times($together, 'two strikes land together')],
-            'legs' => [$legs, self::times($legs, 'a kick or a knee on one foot')],
-            'elbows' => [$elbows, self::times($elbows, 'an elbow')],
-            'spins' => [$spins, self::times($spins, 'a spinning strike')],
-            'waits' => [$waits, self::times($waits, 'a wait against the body')],
-            'tempo' => [1.0 - $tempo, $tempo < 1.0 ? 'thrown fast' : 'thrown slowly'],
+            'together' => [$together, self::times($together, t('two strikes land together'))],
+            'legs' => [$legs, self::times($legs, t('a kick or a knee on one foot'))],
+            'elbows' => [$elbows, self::times($elbows, t('an elbow'))],
+            'spins' => [$spins, self::times($spins, t('a spinning strike'))],
+            'waits' => [$waits, self::times($waits, t('a wait against the body'))],
+            'tempo' => [1.0 - $tempo, $tempo < 1.0 ? t('thrown fast') : t('thrown slowly')],
         ];
     }
 
@@ -157,7 +159,7 @@ final readonly class Scale
         return match ($count) {
             1 => $what.' once',
             2 => $what.' twice',
-            default => \sprintf('%s %d times', $what, $count),
+            default => t('{what} {count} times', what: $what, count: $count),
         };
     }
 

@@ -13,6 +13,8 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
 
+use function Periplus\Core\Language\t;
+
 /** Lists all changes that can be made by hand to one item and leave a valid chain. */
 final readonly class ItemEdits
 {
@@ -34,12 +36,12 @@ final readonly class ItemEdits
         $item = $items[$index];
         $all = [];
         if (\count($items) > 1) {
-            $all[] = new ItemEdit(ItemEditKind::LeaveOut, 'leave out', self::leftOut($items, $index), null);
+            $all[] = new ItemEdit(ItemEditKind::LeaveOut, t('leave out'), self::leftOut($items, $index), null);
         }
         if ($index > 0) {
             $all[] = new ItemEdit(
                 ItemEditKind::Earlier,
-                'move earlier',
+                t('move earlier'),
                 [Edit::insert($index - 1, $item), Edit::drop($index)],
                 $index - 1,
             );
@@ -47,7 +49,7 @@ final readonly class ItemEdits
         if (isset($items[$index + 1])) {
             $all[] = new ItemEdit(
                 ItemEditKind::Later,
-                'move later',
+                t('move later'),
                 [Edit::drop($index), Edit::insert($index + 2, $item)],
                 $index + 1,
             );
@@ -105,7 +107,7 @@ final readonly class ItemEdits
             if ($target !== $item->target) {
                 $all[] = [
                     ItemEditKind::Target,
-                    'to the '.$target->word(),
+                    t('to the {target}', target: $target->word()),
                     new StrikeItem(
                         $item->strike,
                         $target,

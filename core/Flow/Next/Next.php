@@ -14,6 +14,8 @@ use Periplus\Core\Flow\Timing\LinkReason;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Catalogue;
 
+use function Periplus\Core\Language\t;
+
 /** Lists what flows from here: every strike at every target it reaches, and every move, soonest start first. */
 final readonly class Next
 {
@@ -67,7 +69,7 @@ final readonly class Next
             $link = $this->model->take($then, $item) ?? new Link(0, 0.0, Verdict::Flows, null, [], 0);
             $reason =
                 0 === $state->count
-                    ? \sprintf('The chain can begin with the %s.', $item->name())
+                    ? t('The chain can begin with the {item}.', item: $item->name())
                     : LinkReason::explain([...$before, $item], $link, $state);
             $swing = $item instanceof StrikeItem ? abs($then->leftTurn - $state->turn) : -1.0;
             $ranked[] = [

@@ -8,6 +8,8 @@ use Periplus\Core\Balance\Athlete;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /**
  * The options of a check: house rules, tempo, medium, group and opponent. The tempo multiplies durations: 1.6 learning,
  * 1.0 working, 0.8 fast.
@@ -30,7 +32,12 @@ final readonly class CheckOptions
         $this->athlete = $athlete ?? Athlete::named(Athlete::DEFAULT);
         if ($tempo < self::FASTEST || $tempo > self::SLOWEST) {
             throw new \DomainException(
-                \sprintf('The tempo is %s to %s, not %s.', self::FASTEST, self::SLOWEST, $tempo),
+                t(
+                    'The tempo is {fastest} to {slowest}, not {tempo}.',
+                    fastest: self::FASTEST,
+                    slowest: self::SLOWEST,
+                    tempo: $tempo,
+                ),
             );
         }
     }

@@ -11,14 +11,16 @@ use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 
+use function Periplus\Core\Language\t;
+
 final readonly class Accelerates implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'accelerates',
-            'Accelerates',
-            'The last strike is the hard one and the first ones are quick.',
+            t('Accelerates'),
+            t('The last strike is the hard one and the first ones are quick.'),
             new RuleExample('1~ 2 3!'),
             new RuleExample('1! 2 3'),
             order: 220,
@@ -32,7 +34,7 @@ final readonly class Accelerates implements Rule
         );
 
         return self::holds($efforts)
-            ? [new RuleMatch(array_key_last($context->delivered), 'The effort rises to the last strike.')]
+            ? [new RuleMatch(array_key_last($context->delivered), t('The effort rises to the last strike.'))]
             : [];
     }
 

@@ -14,15 +14,17 @@ use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\HardStrikes;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class AllHard implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'all-hard',
-            'Nothing accelerates',
-            'The last strike is the hard one; those before it are quick and keep the opponent busy. If everything is '
-                .'hard, nothing is.',
+            t('Nothing accelerates'),
+            t('The last strike is the hard one; those before it are quick and keep the opponent busy. If everything is '
+                .'hard, nothing is.'),
             new RuleExample('1! 2! 3!'),
             new RuleExample('1~ 2 3!'),
             order: 140,
@@ -48,8 +50,8 @@ final readonly class AllHard implements Rule
         return [
             new RuleMatch(
                 null,
-                'Effort is marked, but nothing accelerates towards the end. Make the first ones quick and the last '
-                    .'one hard.',
+                t('Effort is marked, but nothing accelerates towards the end. Make the first ones quick and the last '
+                    .'one hard.'),
             ),
         ];
     }

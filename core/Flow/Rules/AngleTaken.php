@@ -11,14 +11,16 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Technique\Feet;
 
+use function Periplus\Core\Language\t;
+
 final readonly class AngleTaken implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'angle-taken',
-            'Takes an angle',
-            'A step or a pivot off the line before a strike puts it where the opponent does not look.',
+            t('Takes an angle'),
+            t('A step or a pivot off the line before a strike puts it where the opponent does not look.'),
             new RuleExample('1 pivot-out 2'),
             new RuleExample('1 step-in 2'),
             order: 210,
@@ -33,7 +35,11 @@ final readonly class AngleTaken implements Rule
             if (null !== $move && $move->takesAngle() && Feet::Cross !== $move->feet) {
                 $matches[] = new RuleMatch(
                     $index,
-                    \sprintf('The %s comes from the new angle that the %s takes.', $item->strike->name, $move->words()),
+                    t(
+                        'The {strike} comes from the new angle that the {move} takes.',
+                        strike: $item->strike->name,
+                        move: $move->words(),
+                    ),
                 );
             }
         }

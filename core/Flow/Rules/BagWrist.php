@@ -12,15 +12,17 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class BagWrist implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'bag-wrist',
-            'Wrist on the bag',
-            'An uppercut on a hanging bag can roll the wrist. Wrap it, throw it short, and ask the coach or a '
-                .'physician when it hurts.',
+            t('Wrist on the bag'),
+            t('An uppercut on a hanging bag can roll the wrist. Wrap it, throw it short, and ask the coach or a '
+                .'physician when it hurts.'),
             new RuleExample('1 6', Medium::Bag),
             new RuleExample('1 6', Medium::Pads),
             order: 170,
@@ -42,10 +44,10 @@ final readonly class BagWrist implements Rule
             if ('uppercut' === $item->strike->family) {
                 $matches[] = new RuleMatch(
                     $index,
-                    \sprintf(
-                        'The %s can roll the %s wrist on a hanging bag: throw it short, wrists wrapped.',
-                        $item->strike->name,
-                        $context->inStance->side($index)->value ?? '',
+                    t(
+                        'The {strike} can roll the {side} wrist on a hanging bag: throw it short, wrists wrapped.',
+                        strike: $item->strike->name,
+                        side: $context->inStance->side($index)->value ?? '',
                     ),
                 );
             }

@@ -10,14 +10,16 @@ use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Technique\Target;
 
+use function Periplus\Core\Language\t;
+
 final readonly class BodyThenHead implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'body-then-head',
-            'Body, then head',
-            'Body work drops the guard and opens the head.',
+            t('Body, then head'),
+            t('Body work drops the guard and opens the head.'),
             new RuleExample('1 3b 2'),
             new RuleExample('1 3b 2b'),
             order: 200,
@@ -30,7 +32,11 @@ final readonly class BodyThenHead implements Rule
             $context,
             Target::Body,
             Target::Head,
-            'The %s draws the guard down; the %s goes over it.',
+            static fn (string $before, string $after): string => t(
+                'The {before} draws the guard down; the {after} goes over it.',
+                before: $before,
+                after: $after,
+            ),
         );
     }
 }

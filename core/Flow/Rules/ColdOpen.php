@@ -13,15 +13,17 @@ use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 
+use function Periplus\Core\Language\t;
+
 final readonly class ColdOpen implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'cold-open',
-            'Opens with power',
-            'A chain that opens with a power punch shows it from outside. A jab, a feint, a push kick or a move '
-                .'finds the range first.',
+            t('Opens with power'),
+            t('A chain that opens with a power punch shows it from outside. A jab, a feint, a push kick or a move '
+                .'finds the range first.'),
             new RuleExample('3 2'),
             new RuleExample('1 3 2'),
             order: 120,
@@ -45,9 +47,10 @@ final readonly class ColdOpen implements Rule
         return [
             new RuleMatch(
                 0,
-                \sprintf(
-                    'The chain opens with the %s. A jab, a feint, a push kick or a move before it finds the range.',
-                    $first->strike->name,
+                t(
+                    'The chain opens with the {strike}. A jab, a feint, a push kick or a move before it finds the '
+                        .'range.',
+                    strike: $first->strike->name,
                 ),
             ),
         ];

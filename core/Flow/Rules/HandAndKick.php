@@ -13,15 +13,17 @@ use Periplus\Core\HouseRules\HandTiming;
 use Periplus\Core\HouseRules\Schools;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class HandAndKick implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'hand-and-kick',
-            'Hand and kick',
-            'One school lands the hand first and kicks while the guard is on it; the other lands both at one moment, '
-                .'so that there is no time for the second. It holds only where the gym has chosen one.',
+            t('Hand and kick'),
+            t('One school lands the hand first and kicks while the guard is on it; the other lands both at one moment, '
+                .'so that there is no time for the second. It holds only where the gym has chosen one.'),
             new RuleExample('1 14h', schools: new Schools(handTiming: HandTiming::Together)),
             new RuleExample('1 +14h', schools: new Schools(handTiming: HandTiming::Together)),
             order: 70,
@@ -38,12 +40,13 @@ final readonly class HandAndKick implements Rule
             if ($kick->joined !== (HandTiming::Together === $school)) {
                 $matches[] = new RuleMatch(
                     $index,
-                    \sprintf(
-                        $kick->joined
-                            ? 'The %s lands together with the %s; this gym lands the hand first.'
-                            : 'The %s lands after the %s; this gym lands both together.',
-                        $kick->strike->name,
-                        $context->strikes[$hand]->strike->name,
+                    t(
+                        '{joined, select, yes {The {kick} lands together with the {hand}; this gym lands the hand '
+                            .'first.} '.
+                            'other {The {kick} lands after the {hand}; this gym lands both together.}}',
+                        joined: $kick->joined ? 'yes' : 'no',
+                        kick: $kick->strike->name,
+                        hand: $context->strikes[$hand]->strike->name,
                     ),
                 );
             }

@@ -13,16 +13,18 @@ use Periplus\Core\HouseRules\HandSide;
 use Periplus\Core\HouseRules\Schools;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class HandBeforeKick implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'hand-before-kick',
-            'Hand before a kick',
-            'One school sends the hand of the same side before the kick, so that the guard looks there; the other '
+            t('Hand before a kick'),
+            t('One school sends the hand of the same side before the kick, so that the guard looks there; the other '
                 .'sends the hand of the opposite side, whose turn loads the kick. It holds only where the gym has '
-                .'chosen one.',
+                .'chosen one.'),
             new RuleExample('1 2 14', schools: new Schools(handSide: HandSide::Opposite)),
             new RuleExample('1 2 3 14', schools: new Schools(handSide: HandSide::Opposite)),
             order: 60,
@@ -40,13 +42,13 @@ final readonly class HandBeforeKick implements Rule
             if ($same !== (HandSide::Same === $school)) {
                 $matches[] = new RuleMatch(
                     $index,
-                    \sprintf(
-                        'The %s comes after the %s, a hand of the %s side; this gym sends the hand of the %s side '
-                            .'first.',
-                        $kick->strike->name,
-                        $context->strikes[$hand]->strike->name,
-                        $same ? 'same' : 'opposite',
-                        $same ? 'opposite' : 'same',
+                    t(
+                        'The {kick} comes after the {hand}, a hand of the {side} side; this gym sends the hand of '
+                            .'the {wanted} side first.',
+                        kick: $kick->strike->name,
+                        hand: $context->strikes[$hand]->strike->name,
+                        side: $same ? 'same' : 'opposite',
+                        wanted: $same ? 'opposite' : 'same',
                     ),
                 );
             }

@@ -10,14 +10,16 @@ use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Technique\Target;
 
+use function Periplus\Core\Language\t;
+
 final readonly class HeadThenBody implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'head-then-body',
-            'Head, then body',
-            'A punch to the head lifts the guard and opens the body.',
+            t('Head, then body'),
+            t('A punch to the head lifts the guard and opens the body.'),
             new RuleExample('1 2 3b'),
             new RuleExample('1 2 3'),
             order: 190,
@@ -30,7 +32,11 @@ final readonly class HeadThenBody implements Rule
             $context,
             Target::Head,
             Target::Body,
-            'The %s lifts the guard; the %s goes under it.',
+            static fn (string $before, string $after): string => t(
+                'The {before} lifts the guard; the {after} goes under it.',
+                before: $before,
+                after: $after,
+            ),
         );
     }
 }

@@ -14,6 +14,8 @@ use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 
+use function Periplus\Core\Language\t;
+
 final readonly class KickOnLine implements Rule
 {
     private const MOVES_THAT_MAKE_ROOM = ['post', 'push', 'step-back', 'pull'];
@@ -22,11 +24,11 @@ final readonly class KickOnLine implements Rule
     {
         return new RuleDefinition(
             'kick-on-line',
-            'Round kick from the line',
-            'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch '
+            t('Round kick from the line'),
+            t('Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch '
                 .'kick changes the feet and a joined kick lands behind the hand, so both are exempt. A post or a '
                 .'push holds the counter off, a pull or a step back lets it fall short, and three hands before it '
-                .'keep the opponent busy.',
+                .'keep the opponent busy.'),
             new RuleExample('1 14l'),
             new RuleExample('1 step-out 14l'),
             order: 50,
@@ -51,7 +53,7 @@ final readonly class KickOnLine implements Rule
             }
             $matches[] = new RuleMatch(
                 $index,
-                \sprintf('The %s goes straight in. Step off the line with it.', $item->strike->name),
+                t('The {strike} goes straight in. Step off the line with it.', strike: $item->strike->name),
             );
         }
 

@@ -18,16 +18,18 @@ use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Role;
 
+use function Periplus\Core\Language\t;
+
 final readonly class NoExit implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'no-exit',
-            'How the chain ends',
-            'After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer. It is '
+            t('How the chain ends'),
+            t('After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer. It is '
                 .'worth saying of a long chain, with a partner of every chain, and on the bag of none. Other '
-                .'schools finish with a kick, or with a lead hand; the gym chooses.',
+                .'schools finish with a kick, or with a lead hand; the gym chooses.'),
             new RuleExample('1 2 3b 2 3 2'),
             new RuleExample('1 2 3b 2 3 2 exit'),
             order: 130,
@@ -44,13 +46,16 @@ final readonly class NoExit implements Rule
             && $this->matters($context);
         $strike = $context->strikes[array_key_last($context->strikes) ?? -1] ?? null;
         $message = match ($context->options->rules->schools->ending) {
-            Ending::Move => $stands ? 'No exit after the last strike. Exit, pivot, roll or step.' : null,
+            Ending::Move => $stands ? t('No exit after the last strike. Exit, pivot, roll or step.') : null,
             Ending::Kick => null !== $strike && Limb::Leg !== $strike->strike->limb
-                ? \sprintf('The last strike is the %s; this gym finishes with a kick.', $strike->strike->name)
+                ? t('The last strike is the {strike}; this gym finishes with a kick.', strike: $strike->strike->name)
                 : null,
             Ending::LeadHand => null !== $strike
             && (Limb::Hand !== $strike->strike->limb || Role::Lead !== $strike->strike->role)
-                ? \sprintf('The last strike is the %s; this gym finishes with a lead hand.', $strike->strike->name)
+                ? t(
+                    'The last strike is the {strike}; this gym finishes with a lead hand.',
+                    strike: $strike->strike->name,
+                )
                 : null,
             Ending::Any => null,
         };

@@ -13,19 +13,24 @@ use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class OneHeight implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'one-height',
-            'All at one height',
-            'Work that stays at one height lets the guard stay there too. Change the level once and the guard opens.',
+            t('All at one height'),
+            t(
+                'Work that stays at one height lets the guard stay there too. Change the level once and the guard '
+                    .'opens.',
+            ),
             new RuleExample('1 2 3 4 3'),
             new RuleExample('1 2 3b 4 3'),
             order: 110,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
-            threshold: new RuleThreshold(5, 2, 20, 'delivered strikes'),
+            threshold: new RuleThreshold(5, 2, 20, t('delivered strikes')),
         );
     }
 
@@ -37,7 +42,12 @@ final readonly class OneHeight implements Rule
         $count = \count($context->delivered);
 
         return $count >= $context->threshold($this) && 1 === \count($heights)
-            ? [new RuleMatch(null, \sprintf('All %d strikes go to the %s.', $count, implode('', $heights)))]
+            ? [
+                new RuleMatch(
+                    null,
+                    t('All {count} strikes go to the {heights}.', count: $count, heights: implode('', $heights)),
+                ),
+            ]
             : [];
     }
 }

@@ -11,15 +11,17 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class OutsideRules implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'outside-rules',
-            'Outside the rules',
-            'The sport that these house rules are for does not let that limb land. Check the rulebook of the '
-                .'governing body.',
+            t('Outside the rules'),
+            t('The sport that these house rules are for does not let that limb land. Check the rulebook of the '
+                .'governing body.'),
             new RuleExample('1 2 31'),
             new RuleExample('1 2 14'),
             order: 160,
@@ -35,7 +37,11 @@ final readonly class OutsideRules implements Rule
             if (!\in_array($item->strike->limb, $rules->allows, true)) {
                 $matches[] = new RuleMatch(
                     $index,
-                    \sprintf('The %s is not allowed under %s rules.', $item->strike->name, mb_strtolower($rules->name)),
+                    t(
+                        'The {strike} is not allowed under {rules} rules.',
+                        strike: $item->strike->name,
+                        rules: mb_strtolower($rules->name),
+                    ),
                 );
             }
         }

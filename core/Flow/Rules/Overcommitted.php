@@ -17,6 +17,8 @@ use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class Overcommitted implements Rule
 {
     /** Shift of the weight from even that counts as a drive, as a share. */
@@ -26,9 +28,9 @@ final readonly class Overcommitted implements Rule
     {
         return new RuleDefinition(
             'overcommitted',
-            'Driven one way',
-            'Strikes that all drive the weight the same way carry the athlete over that foot. Something has to bring '
-                .'it back: a strike of the other side, a slip, a step.',
+            t('Driven one way'),
+            t('Strikes that all drive the weight the same way carry the athlete over that foot. Something has to bring '
+                .'it back: a strike of the other side, a slip, a step.'),
             new RuleExample('2 2 2'),
             new RuleExample('2 3 2'),
             order: 25,
@@ -37,7 +39,7 @@ final readonly class Overcommitted implements Rule
                 'kickboxing' => Severity::Should,
                 'all-limbs' => Severity::Should,
             ],
-            threshold: new RuleThreshold(3, 2, 10, 'strikes in a row'),
+            threshold: new RuleThreshold(3, 2, 10, t('strikes in a row')),
         );
     }
 
@@ -59,10 +61,10 @@ final readonly class Overcommitted implements Rule
             if (('front' === $way || 'back' === $way) && \count($run) >= $context->threshold($this)) {
                 $matches[] = new RuleMatch(
                     $run[\count($run) - 1],
-                    \sprintf(
-                        '%d strikes in a row drive the weight over the %s foot and nothing brings it back.',
-                        \count($run),
-                        $way,
+                    t(
+                        '{count} strikes in a row drive the weight over the {way} foot and nothing brings it back.',
+                        count: \count($run),
+                        way: $way,
                     ),
                 );
             }

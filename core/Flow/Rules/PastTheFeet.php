@@ -11,16 +11,18 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class PastTheFeet implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'past-the-feet',
-            'Over the feet',
-            'The weight has to be over the feet that are down; past their edge the athlete falls, and cannot strike '
+            t('Over the feet'),
+            t('The weight has to be over the feet that are down; past their edge the athlete falls, and cannot strike '
                 .'or leave. It is said where a link waits as well: then the tempo, or the chain, leaves the weight '
-                .'no time.',
+                .'no time.'),
             new RuleExample('13 shift 14', tempo: 0.8),
             new RuleExample('13 shift 14'),
             order: 20,
@@ -43,11 +45,11 @@ final readonly class PastTheFeet implements Rule
         return [
             new RuleMatch(
                 $sway->leastAt,
-                \sprintf(
-                    'In the %s the hips run %d cm past the feet that are down. Give the weight more time to get '
-                        .'there, or put a step before it.',
-                    $item->name(),
-                    max(1, (int) round(-100 * $sway->least)),
+                t(
+                    'In the {item} the hips run {least} cm past the feet that are down. Give the weight more time to '
+                        .'get there, or put a step before it.',
+                    item: $item->name(),
+                    least: max(1, (int) round(-100 * $sway->least)),
                 ),
             ),
         ];

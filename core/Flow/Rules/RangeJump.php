@@ -13,6 +13,8 @@ use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class RangeJump implements Rule
 {
     /** Number of range bands that no single step covers. */
@@ -22,9 +24,9 @@ final readonly class RangeJump implements Rule
     {
         return new RuleDefinition(
             'range-jump',
-            'Out of reach',
-            'Athletes drift one range by themselves. Two ranges cost a step, a push or a post, or the strike lands '
-                .'on air; three weigh a degree more.',
+            t('Out of reach'),
+            t('Athletes drift one range by themselves. Two ranges cost a step, a push or a post, or the strike lands '
+                .'on air; three weigh a degree more.'),
             new RuleExample('1 31'),
             new RuleExample('1 step-in 31'),
             order: 10,
@@ -33,7 +35,7 @@ final readonly class RangeJump implements Rule
                 'kickboxing' => Severity::Should,
                 'all-limbs' => Severity::Should,
             ],
-            threshold: new RuleThreshold(2, 1, 4, 'range steps'),
+            threshold: new RuleThreshold(2, 1, 4, t('range steps')),
         );
     }
 
@@ -46,17 +48,16 @@ final readonly class RangeJump implements Rule
                 $nearer = $item->strike->ranges($item->target)[0] < $context->timing->moments[$link->from()]->range;
                 $matches[] = new RuleMatch(
                     $link->to,
-                    \sprintf(
-                        'The %s is %d ranges %s. Put %s before it.',
-                        $item->strike->name,
-                        $link->bands,
-                        $nearer ? 'nearer' : 'further out',
-                        $nearer
+                    t(
+                        'The {strike} is {bands} ranges {direction}. Put {fix} before it.',
+                        strike: $item->strike->name,
+                        bands: $link->bands,
+                        direction: $nearer ? 'nearer' : t('further out'),
+                        fix: $nearer
                             ? ($link->bands < self::BANDS_TOO_FAR
-                                ? 'a step in'
-                                : 'steps in')
-                            : 'a step back or a push',
-                    ),
+                                ? t('a step in')
+                                : t('steps in'))
+                            : t('a step back or a push')),
                     $link->bands >= self::BANDS_TOO_FAR,
                 );
             }

@@ -16,21 +16,23 @@ use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class SameSideRun implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'same-side-run',
-            'Same side three times',
-            'Three strikes in a row from one side leave the hips nowhere to come from, and the guard on that side '
+            t('Same side three times'),
+            t('Three strikes in a row from one side leave the hips nowhere to come from, and the guard on that side '
                 .'gone. Jabs of that side, feints and push kicks do not count, and a jab of the other side ends the '
-                .'run.',
+                .'run.'),
             new RuleExample('3b 3 5'),
             new RuleExample('3b 2 5'),
             order: 100,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
-            threshold: new RuleThreshold(3, 2, 10, 'strikes in a row'),
+            threshold: new RuleThreshold(3, 2, 10, t('strikes in a row')),
         );
     }
 
@@ -57,7 +59,7 @@ final readonly class SameSideRun implements Rule
                 $role = $context->strikes[$run[0]]->strike->role->value;
                 $matches[] = new RuleMatch(
                     $run[0],
-                    \sprintf('%d strikes in a row come from the %s side.', \count($run), $role),
+                    t('{count} strikes in a row come from the {role} side.', count: \count($run), role: $role),
                 );
             }
         }

@@ -11,15 +11,17 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class SpinUnsecured implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'spin-unsecured',
-            'Spin with nothing held',
-            'A spinning strike turns the back. A post, a clinch or a push directly before it holds the opponent '
-                .'where the strike will land. Mind the space around the athlete.',
+            t('Spin with nothing held'),
+            t('A spinning strike turns the back. A post, a clinch or a push directly before it holds the opponent '
+                .'where the strike will land. Mind the space around the athlete.'),
             new RuleExample('1 2 38'),
             new RuleExample('1 2 post 38'),
             order: 80,
@@ -37,10 +39,10 @@ final readonly class SpinUnsecured implements Rule
             ) {
                 $matches[] = new RuleMatch(
                     $index,
-                    \sprintf(
-                        'The %s turns the back with nothing holding the opponent. Post, push or clinch directly '
-                            .'before it, and mind the space around.',
-                        $item->strike->name,
+                    t(
+                        'The {strike} turns the back with nothing holding the opponent. Post, push or clinch '
+                            .'directly before it, and mind the space around.',
+                        strike: $item->strike->name,
                     ),
                 );
             }

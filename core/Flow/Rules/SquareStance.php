@@ -15,14 +15,19 @@ use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Feet;
 
+use function Periplus\Core\Language\t;
+
 final readonly class SquareStance implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'square-stance',
-            'Strike from crossed feet',
-            'Feet side by side or crossed have no base to drive from, and a push from the front topples the athlete.',
+            t('Strike from crossed feet'),
+            t(
+                'Feet side by side or crossed have no base to drive from, and a push from the front topples the '
+                    .'athlete.',
+            ),
             new RuleExample('1 step-across 2'),
             new RuleExample('1 step-out 2'),
             order: 30,
@@ -47,10 +52,10 @@ final readonly class SquareStance implements Rule
             if ($item instanceof MoveItem && Feet::Cross === $item->move->feet) {
                 $matches[] = new RuleMatch(
                     $index,
-                    \sprintf(
-                        'The %s is thrown from feet that the %s left crossed. Close the stance first.',
-                        $context->strikes[$index]->strike->name,
-                        $item->move->words(),
+                    t(
+                        'The {strike} is thrown from feet that the {move} left crossed. Close the stance first.',
+                        strike: $context->strikes[$index]->strike->name,
+                        move: $item->move->words(),
                     ),
                 );
             }

@@ -17,15 +17,17 @@ use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Target;
 
+use function Periplus\Core\Language\t;
+
 final readonly class StaticHead implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'static-head',
-            'Head never moves',
-            'A head that stays on its line through a long chain is found by the answer. Slip, roll, pivot or step '
-                .'inside the chain; kicks, overhands and punches to the body move it as well.',
+            t('Head never moves'),
+            t('A head that stays on its line through a long chain is found by the answer. Slip, roll, pivot or step '
+                .'inside the chain; kicks, overhands and punches to the body move it as well.'),
             new RuleExample('1 2 3 4 3 2'),
             new RuleExample('1 2 3 roll-rear 4 3 2'),
             order: 90,
@@ -34,7 +36,7 @@ final readonly class StaticHead implements Rule
                 'kickboxing' => Severity::Should,
                 'all-limbs' => Severity::Should,
             ],
-            threshold: new RuleThreshold(5, 2, 20, 'strikes in a row'),
+            threshold: new RuleThreshold(5, 2, 20, t('strikes in a row')),
         );
     }
 
@@ -50,7 +52,7 @@ final readonly class StaticHead implements Rule
             if (\count($run) >= $context->threshold($this)) {
                 $matches[] = new RuleMatch(
                     $run[0],
-                    \sprintf('%d strikes in a row and the head never leaves its line.', \count($run)),
+                    t('{count} strikes in a row and the head never leaves its line.', count: \count($run)),
                 );
             }
         }

@@ -12,15 +12,17 @@ use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class TempoLimit implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'tempo-limit',
-            'Faster than the body',
-            'Calls can come faster than weight and hips come back: those take their own time at any tempo. Slow the '
-                .'call or mend the chain.',
+            t('Faster than the body'),
+            t('Calls can come faster than weight and hips come back: those take their own time at any tempo. Slow the '
+                .'call or mend the chain.'),
             new RuleExample('1 2 2 2', tempo: 0.8),
             new RuleExample('1 2 3 2', tempo: 0.8),
             order: 150,
@@ -29,7 +31,7 @@ final readonly class TempoLimit implements Rule
                 'kickboxing' => Severity::Should,
                 'all-limbs' => Severity::Should,
             ],
-            threshold: new RuleThreshold(0.15, 0.01, 0.9, 'share of the tempo lost', 'above'),
+            threshold: new RuleThreshold(0.15, 0.01, 0.9, t('share of the tempo lost'), 'above'),
         );
     }
 
@@ -47,10 +49,10 @@ final readonly class TempoLimit implements Rule
             ? [
                 new RuleMatch(
                     null,
-                    \sprintf(
-                        'This tempo asks for %.1f strikes a second; weight and hips allow %.1f.',
-                        (1000 * $strikes) / $asked,
-                        (1000 * $strikes) / $length,
+                    t(
+                        'This tempo asks for {strikes} strikes a second; weight and hips allow {strikes2}.',
+                        strikes: \sprintf('%.1f', (1000 * $strikes) / $asked),
+                        strikes2: \sprintf('%.1f', (1000 * $strikes) / $length),
                     ),
                 ),
             ]

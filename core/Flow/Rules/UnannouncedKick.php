@@ -15,15 +15,17 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
 
+use function Periplus\Core\Language\t;
+
 final readonly class UnannouncedKick implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'unannounced-kick',
-            'Kick with nothing before it',
-            'A kick, a knee or a spinning kick thrown cold meets the rear straight. A punch, a feint, a push or a '
-                .'post occupies the opponent first.',
+            t('Kick with nothing before it'),
+            t('A kick, a knee or a spinning kick thrown cold meets the rear straight. A punch, a feint, a push or a '
+                .'post occupies the opponent first.'),
             new RuleExample('14l'),
             new RuleExample('1 14l'),
             order: 40,
@@ -44,9 +46,9 @@ final readonly class UnannouncedKick implements Rule
             }
             $matches[] = new RuleMatch(
                 $index,
-                \sprintf(
-                    'The %s comes with nothing before it. Show a hand, a push or a post first.',
-                    $item->strike->name,
+                t(
+                    'The {strike} comes with nothing before it. Show a hand, a push or a post first.',
+                    strike: $item->strike->name,
                 ),
             );
         }

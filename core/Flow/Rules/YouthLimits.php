@@ -14,15 +14,17 @@ use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Target;
 
+use function Periplus\Core\Language\t;
+
 final readonly class YouthLimits implements Rule
 {
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'youth-limits',
-            'Not for this group',
-            'Elbows, and knees and kicks to the head, are not for youth or beginners unless the governing body and '
-                .'the gym allow it.',
+            t('Not for this group'),
+            t('Elbows, and knees and kicks to the head, are not for youth or beginners unless the governing body and '
+                .'the gym allow it.'),
             new RuleExample('1 2 14h', group: Group::Youth),
             new RuleExample('1 2 14l', group: Group::Youth),
             order: 180,
@@ -41,12 +43,13 @@ final readonly class YouthLimits implements Rule
             if (Limb::Elbow === $item->strike->limb || ($item->isLegStrike() && Target::Head === $item->target)) {
                 $matches[] = new RuleMatch(
                     $index,
-                    \sprintf(
-                        'The %s%s, from the %s, is not for %s, unless the governing body and the gym allow it.',
-                        $item->strike->name,
-                        $item->isLegStrike() ? ' to the head' : '',
-                        $context->inStance->side($index)->value ?? '',
-                        $group->value,
+                    t(
+                        'The {strike}{target}, from the {side}, is not for {group}, unless the governing body and '
+                            .'the gym allow it.',
+                        strike: $item->strike->name,
+                        target: $item->isLegStrike() ? t(' to the head') : '',
+                        side: $context->inStance->side($index)->value ?? '',
+                        group: $group->value,
                     ),
                 );
             }

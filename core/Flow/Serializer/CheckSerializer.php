@@ -36,6 +36,8 @@ use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Reads and checks a text and returns the complete answer, as the console prints it and the API sends it.
  * docs/formats/check.md describes every key.
@@ -89,7 +91,7 @@ final readonly class CheckSerializer
     public function refused(int $length, string $message): array
     {
         return $this->unreadable(
-            new Reading(null, [], [new ReadingProblem(0, $length, $message, 'options that exist')], []),
+            new Reading(null, [], [new ReadingProblem(0, $length, $message, t('options that exist'))], []),
         );
     }
 

@@ -22,6 +22,8 @@ use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
 
+use function Periplus\Core\Language\t;
+
 /** Returns the mends of a text as a JSON-ready array; docs/formats/suggest.md describes every key. */
 final readonly class MendSerializer
 {
@@ -105,11 +107,15 @@ final readonly class MendSerializer
         $named = static fn (int $index): string => self::name($chain, $index);
 
         return match ($edit->kind) {
-            EditKind::Drop => \sprintf('leave out the %s', $named($edit->at)),
-            EditKind::Exchange => \sprintf('%s instead of the %s', self::item($edit->item), $named($edit->at)),
+            EditKind::Drop => t('leave out the {value}', value: $named($edit->at)),
+            EditKind::Exchange => t(
+                '{item} instead of the {value}',
+                item: self::item($edit->item),
+                value: $named($edit->at),
+            ),
             EditKind::Insert => $edit->at === $count
-                ? \sprintf('%s at the end', self::item($edit->item))
-                : \sprintf('%s before the %s', self::item($edit->item), $named($edit->at)),
+                ? t('{item} at the end', item: self::item($edit->item))
+                : t('{item} before the {value}', item: self::item($edit->item), value: $named($edit->at)),
         };
     }
 

@@ -8,6 +8,8 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Says in plain words what a link waits for: weight, hips and limbs before the range, longer waits before shorter ones.
  */
@@ -26,18 +28,19 @@ final class LinkReason
         $item = $items[$index];
         if (!$item instanceof StrikeItem) {
             return [] === $parts || !($item instanceof MoveItem)
-                ? \sprintf('The %s follows at once.', $item->name())
+                ? t('The {item} follows at once.', item: $item->name())
                 : self::ofMove($items, $item, array_keys(self::worthSaying($parts)), $state);
         }
         if ($item->joined && isset($parts[Cause::Turn->value])) {
-            return \sprintf(
-                'The hips cannot turn both ways at one moment; the %s turns them one way and the %s the other.',
-                $items[$index - 1]->name(),
-                $item->strike->name,
+            return t(
+                'The hips cannot turn both ways at one moment; the {items} turns them one way and the {strike} the '
+                    .'other.',
+                items: $items[$index - 1]->name(),
+                strike: $item->strike->name,
             );
         }
         if ([] === $parts) {
-            return \sprintf('Weight and hips are where the %s needs them.', $item->strike->name);
+            return t('Weight and hips are where the {strike} needs them.', strike: $item->strike->name);
         }
         $causes = array_map(Cause::from(...), array_keys(self::worthSaying($parts)));
         // Coaches ask about weight and hips first; a step mends the range.
@@ -47,38 +50,38 @@ final class LinkReason
                 <=> (Cause::Range === $other ? 1 : 0),
         );
         if (
-            []
-                === array_diff(
+            [] ===
+                array_diff(
                     [Cause::Turn->value, Cause::Load->value],
                     array_map(static fn (Cause $cause): string => $cause->value, $causes),
                 )
             && $state->turnBy === $state->loadBy
         ) {
-            return \sprintf(
-                '%s and %s%s; the %s needs time to reset weight and hips.',
-                ucfirst(self::hips($item, $state)),
-                self::weight($item, $state),
-                self::since($items, $state->turnBy),
-                self::again($items, $item, $state->turnBy),
+            return t(
+                '{hips} and {weight}{since}; the {again} needs time to reset weight and hips.',
+                hips: ucfirst(self::hips($item, $state)),
+                weight: self::weight($item, $state),
+                since: self::since($items, $state->turnBy),
+                again: self::again($items, $item, $state->turnBy),
             );
         }
         $clauses = array_map(
             static fn (Cause $cause): string => match ($cause) {
                 Cause::Limb => self::limb($item, $state),
-                Cause::Load => \sprintf(
-                    '%s%s; the %s needs it %s',
-                    self::weight($item, $state),
-                    self::since($items, $state->loadBy),
-                    self::again($items, $item, $state->loadBy),
-                    $state->catalogue->strikes[$item->strike->id]->needsLoad->gap($state->load) > 0
-                        ? 'further back'
-                        : 'further forward',
+                Cause::Load => t(
+                    '{weight}{since}; the {again} needs it {word}',
+                    weight: self::weight($item, $state),
+                    since: self::since($items, $state->loadBy),
+                    again: self::again($items, $item, $state->loadBy),
+                    word: $state->catalogue->strikes[$item->strike->id]->needsLoad->gap($state->load) > 0
+                        ? t('further back')
+                        : t('further forward'),
                 ),
-                Cause::Turn => \sprintf(
-                    '%s%s; the %s needs them back',
-                    self::hips($item, $state),
-                    self::since($items, $state->turnBy),
-                    self::again($items, $item, $state->turnBy),
+                Cause::Turn => t(
+                    '{hips}{since}; the {again} needs them back',
+                    hips: self::hips($item, $state),
+                    since: self::since($items, $state->turnBy),
+                    again: self::again($items, $item, $state->turnBy),
                 ),
                 Cause::Feet => self::feet($items, $item, $state),
                 Cause::Range => self::range($items[$index - 1], $item, $bands, $state),
@@ -100,21 +103,21 @@ final class LinkReason
         $weight = $state->load > 0.5 ? 'front' : 'back';
         $clauses = array_map(
             static fn (string $cause): string => match (Cause::from($cause)) {
-                Cause::Head => \sprintf(
-                    'the head is already there%s; it has to come back before the %s',
-                    self::since($items, $state->turnBy),
-                    $name,
+                Cause::Head => t(
+                    'the head is already there{since}; it has to come back before the {name}',
+                    since: self::since($items, $state->turnBy),
+                    name: $name,
                 ),
-                Cause::Limb => \sprintf(
-                    'the %s leg has just come down; the weight goes over the other one before the %s',
-                    $item->move->foot->value ?? '',
-                    $name,
+                Cause::Limb => t(
+                    'the {foot} leg has just come down; the weight goes over the other one before the {name}',
+                    foot: $item->move->foot->value ?? '',
+                    name: $name,
                 ),
-                default => \sprintf(
-                    'the weight is still over the %s foot%s; the %s needs it off that foot',
-                    $weight,
-                    self::since($items, $state->loadBy),
-                    $name,
+                default => t(
+                    'the weight is still over the {weight} foot{since}; the {name} needs it off that foot',
+                    weight: $weight,
+                    since: self::since($items, $state->loadBy),
+                    name: $name,
                 ),
             },
             $causes,
@@ -141,22 +144,22 @@ final class LinkReason
     {
         [$role, $name] = [$item->strike->role->value, $item->strike->name];
         if (!$item->strike->limb->isArm()) {
-            return \sprintf(
-                'the %s leg has just come down; the weight goes over the other one before the %s',
-                $role,
-                $name,
+            return t(
+                'the {role} leg has just come down; the weight goes over the other one before the {name}',
+                role: $role,
+                name: $name,
             );
         }
 
-        return \sprintf('the %s hand is still on its way back', $role)
-            .($state->limb($item) === $state->lastLimb ? \sprintf(', and the %s needs it again', $name) : '');
+        return t('the {role} hand is still on its way back', role: $role)
+            .($state->limb($item) === $state->lastLimb ? t(', and the {name} needs it again', name: $name) : '');
     }
 
     private static function weight(StrikeItem $item, BodyState $state): string
     {
         return $state->catalogue->strikes[$item->strike->id]->needsLoad->gap($state->load) > 0
-            ? 'the weight is still over the front foot'
-            : 'the weight is still over the back foot';
+            ? t('the weight is still over the front foot')
+            : t('the weight is still over the back foot');
     }
 
     private static function hips(StrikeItem $item, BodyState $state): string
@@ -164,51 +167,55 @@ final class LinkReason
         $turn = $state->limb($item) === $state->changedLimb ? $state->changedTurn : $state->turn;
 
         return $state->catalogue->strikes[$item->strike->id]->needsTurn($item->target)->gap($turn) > 0
-            ? 'the hips are still through'
-            : 'the hips are still turned to the lead side';
+            ? t('the hips are still through')
+            : t('the hips are still turned to the lead side');
     }
 
     /** @param list<Item> $items */
     private static function feet(array $items, StrikeItem $item, BodyState $state): string
     {
         return null === $state->crossedBy
-            ? \sprintf('the other leg is still in the air; the %s needs a foot to stand on', $item->strike->name)
-            : \sprintf(
-                'the feet are still crossed from the %s; the stance has to close before the %s',
-                $items[$state->crossedBy]->name(),
-                $item->strike->name,
+            ? t('the other leg is still in the air; the {strike} needs a foot to stand on', strike: $item->strike->name)
+            : t(
+                'the feet are still crossed from the {items}; the stance has to close before the {strike}',
+                items: $items[$state->crossedBy]->name(),
+                strike: $item->strike->name,
             );
     }
 
     private static function range(Item $before, StrikeItem $item, int $bands, BodyState $state): string
     {
         $nearer = $item->strike->ranges($item->target)[0] < $state->range;
-        $where = $nearer ? 'nearer' : 'further out';
+        $where = $nearer ? 'nearer' : t('further out');
         if ($state->held && !$nearer) {
-            return \sprintf(
-                'the %s works %s further out than the hold; that needs a push or a step back',
-                $item->strike->name,
-                1 === $bands ? 'one range' : $bands.' ranges',
+            return t(
+                'the {strike} works {word} further out than the hold; that needs a push or a step back',
+                strike: $item->strike->name,
+                word: 1 === $bands ? t('one range') : $bands.' ranges',
             );
         }
         if (1 === $bands) {
-            return \sprintf('the %s works one range %s, which the athlete drifts', $item->strike->name, $where);
+            return t(
+                'the {strike} works one range {where}, which the athlete drifts',
+                strike: $item->strike->name,
+                where: $where,
+            );
         }
 
-        return \sprintf(
-            'the %s works %d ranges %s than the %s leaves; that needs %s',
-            $item->strike->name,
-            $bands,
-            $where,
-            $before->name(),
-            $nearer ? (2 === $bands ? 'a step in' : 'steps in') : 'a step back or a push',
+        return t(
+            'the {strike} works {bands} ranges {where} than the {before} leaves; that needs {word}',
+            strike: $item->strike->name,
+            bands: $bands,
+            where: $where,
+            before: $before->name(),
+            word: $nearer ? (2 === $bands ? t('a step in') : t('steps in')) : t('a step back or a push'),
         );
     }
 
     /** @param list<Item> $items */
     private static function since(array $items, ?int $by): string
     {
-        return null === $by ? '' : ' from the '.$items[$by]->name();
+        return null === $by ? '' : t(' from the {item}', item: $items[$by]->name());
     }
 
     /**

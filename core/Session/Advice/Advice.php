@@ -6,6 +6,8 @@ namespace Periplus\Core\Session\Advice;
 
 use Periplus\Core\Technique\Data;
 
+use function Periplus\Core\Language\t;
+
 /** The reminders and exercises of a gym; the built-in ones until the gym edits them. */
 final readonly class Advice
 {
@@ -122,7 +124,7 @@ final readonly class Advice
 
         return [
             'kind' => $part,
-            'name' => ['warm-up' => 'Warm-up', 'conditioning' => 'Conditioning', 'cool-down' => 'Cool-down'][$part]
+            'name' => ['warm-up' => 'Warm-up', 'conditioning' => t('Conditioning'), 'cool-down' => 'Cool-down'][$part]
                 ?? ucfirst($part),
             'rounds' => [] === $sets
                     ? []

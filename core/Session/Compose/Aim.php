@@ -8,6 +8,8 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Technique\Limb;
 
+use function Periplus\Core\Language\t;
+
 /** The subject of a generated session: a theme, a weapon, or what is due. */
 final readonly class Aim
 {
@@ -53,7 +55,7 @@ final readonly class Aim
     public function title(): string
     {
         return match ($this->kind) {
-            AimKind::Due => 'what is due',
+            AimKind::Due => t('what is due'),
             AimKind::Theme => $this->theme?->title() ?? '',
             AimKind::Weapon => null === $this->weapon ? '' : $this->weapon->value.'s',
         };
@@ -62,6 +64,6 @@ final readonly class Aim
     /** @param list<string> $known */
     private static function unknown(string $what, array $known): \DomainException
     {
-        return new \DomainException(\sprintf('The %s is one of %s.', $what, implode(', ', $known)));
+        return new \DomainException(t('The {what} is one of {known}.', what: $what, known: implode(', ', $known)));
     }
 }

@@ -14,6 +14,8 @@ use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Generates a session: a warm-up, rounds of chosen and ordered combinations in suitable drills, rounds in the other
  * stance until the sides balance, and a cool-down, with the reason for each choice.
@@ -72,7 +74,7 @@ final class Composer
         $count = self::clamp(intdiv($left + $w->rest, $w->work + $w->rest), self::MIN_ROUNDS, self::MAX_ROUNDS);
         $rounds = $this->balanced($this->rounds($locked, $count));
         $plan = [
-            'name' => \sprintf('%s: %s', $w->course, $w->aim->title()),
+            'name' => t('{course}: {aim}', course: $w->course, aim: $w->aim->title()),
             'minutes' => $w->minutes,
             'rules' => $w->rules->id,
             'group' => $w->group->value,
@@ -85,7 +87,7 @@ final class Composer
                 ...$blocks,
                 [
                     'kind' => BlockKind::Rounds->value,
-                    'name' => 'Rounds',
+                    'name' => t('Rounds'),
                     'rounds' => $rounds,
                     'changeover' => self::CHANGEOVER_SECONDS,
                 ],
@@ -94,13 +96,14 @@ final class Composer
         ];
         $this->explain(
             'blocks[1]',
-            \sprintf(
-                '%d rounds of %s with %d s of rest fill what warm-up%s and cool-down leave of %d minutes.',
-                $count,
-                PlanReader::time($w->work),
-                $w->rest,
-                $conditioning > 0 ? ', conditioning' : '',
-                $w->minutes,
+            t(
+                '{count} rounds of {time} with {rest} s of rest fill what warm-up{more} and cool-down leave of '
+                    .'{minutes} minutes.',
+                count: $count,
+                time: PlanReader::time($w->work),
+                rest: $w->rest,
+                more: $conditioning > 0 ? ', conditioning' : '',
+                minutes: $w->minutes,
             ),
         );
 
@@ -130,16 +133,12 @@ final class Composer
         $this->explain(
             $kind->value,
             match ($kind) {
-                BlockKind::WarmUp => \sprintf(
-                    'The warm-up takes %s%s.',
-                    PlanReader::time($seconds),
-                    $kicks
-                        ? ' and opens the hips, because kicks follow'
-                        : ' and wakes shoulders and feet, because hands follow',
-                ),
-                BlockKind::Conditioning => 'An hour has room for conditioning after the rounds, when technique no '
-                    .'longer suffers from it.',
-                default => \sprintf('The cool-down takes %s to bring the breath down.', PlanReader::time($seconds)),
+                BlockKind::WarmUp => t('The warm-up takes {time}{more}.', time: PlanReader::time($seconds), more: $kicks
+                        ? t(' and opens the hips, because kicks follow')
+                        : t(' and wakes shoulders and feet, because hands follow')),
+                BlockKind::Conditioning => t('An hour has room for conditioning after the rounds, when technique no '
+                    .'longer suffers from it.'),
+                default => t('The cool-down takes {time} to bring the breath down.', time: PlanReader::time($seconds)),
             },
         );
 
@@ -195,7 +194,7 @@ final class Composer
         $most = max(0, ...array_map(\count(...), $choices));
         [$drill, $why] =
             0 === $most
-                ? ['free', 'Free work, because nothing of the library fits.']
+                ? ['free', t('Free work, because nothing of the library fits.')]
                 : $this->drill($number, $count, $most);
         $sets = array_map(fn (array $ofTrack): array => [$this->set($drill, $number, $count, $ofTrack)], $choices);
         $this->explain("blocks[1].rounds[$number]", $why);
@@ -219,24 +218,24 @@ final class Composer
         $isPartner = \in_array($this->wishes->medium, [Medium::Partner, Medium::Pads], true);
 
         return match (true) {
-            0 === $number => ['ladder', 'A ladder comes first: the first combination is built strike by strike.'],
+            0 === $number => ['ladder', t('A ladder comes first: the first combination is built strike by strike.')],
             $number === $count - 1 && $count > 2 => [
                 'calls',
-                'Calls come last: everything of the day, and nobody knows when.',
+                t('Calls come last: everything of the day, and nobody knows when.'),
             ],
             $number === $count - 2 && $count > 4 && $isPartner => [
                 'return-fire',
-                'With a partner the answer belongs to it: defend, then counter.',
+                t('With a partner the answer belongs to it: defend, then counter.'),
             ],
             $number === $count - 2 && $count > 4 => [
                 'setup-free',
-                'What was drilled becomes the beginning of free work.',
+                t('What was drilled becomes the beginning of free work.'),
             ],
             1 === $number % 2 && $combinations > 1 => [
                 'set-list',
-                'Two combinations in turn: what they share is kept, and the change is announced.',
+                t('Two combinations in turn: what they share is kept, and the change is announced.'),
             ],
-            default => ['repeat', 'One combination all round, until it needs no thought.'],
+            default => ['repeat', t('One combination all round, until it needs no thought.')],
         };
     }
 
@@ -302,10 +301,10 @@ final class Composer
             $rounds[$index]['stance'] = RoundStance::Other->value;
             $this->explain(
                 "blocks[1].rounds[$index]",
-                \sprintf(
-                    'In the other stance, so that the sides come to %d to %d.',
-                    round(100 * $best),
-                    round(100 * (1 - $best)),
+                t(
+                    'In the other stance, so that the sides come to {best} to {best2}.',
+                    best: round(100 * $best),
+                    best2: round(100 * (1 - $best)),
                 ),
             );
             ++$flips;

@@ -13,6 +13,8 @@ use Periplus\Core\Session\Sequence\Stop;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Chooses combinations for one level: they flow for this group, fit the aim, were drilled least, and contain at most
  * two links that are new to the course. Then orders them so that each shares much with the one before.
@@ -40,10 +42,10 @@ final readonly class Selection
         $unmet = [];
         $meant = array_values(array_filter($fitting, $this->wishes->aim->isMetBy(...)));
         if ([] === $meant && [] !== $fitting) {
-            $unmet[] = \sprintf(
-                'Nothing in the library that level %d can throw is about %s; these were chosen without it.',
-                $level,
-                $this->wishes->aim->title(),
+            $unmet[] = t(
+                'Nothing in the library that level {level} can throw is about {aim}; these were chosen without it.',
+                level: $level,
+                aim: $this->wishes->aim->title(),
             );
         }
         [$chosen, $fromAim] = $this->pick($meant, $level, $count, []);
@@ -58,26 +60,24 @@ final readonly class Selection
                 $chosen,
             );
             if ([] !== $meant && [] !== $more) {
-                $unmet[] = \sprintf(
-                    'Only %d for level %d are about %s; %d others fill up.',
-                    $fromAim,
-                    $level,
-                    $this->wishes->aim->title(),
-                    \count($more),
+                $unmet[] = t(
+                    'Only {fromAim} for level {level} are about {aim}; {count} others fill up.',
+                    fromAim: $fromAim,
+                    level: $level,
+                    aim: $this->wishes->aim->title(),
+                    count: \count($more),
                 );
             }
             $chosen = [...$chosen, ...$more];
         }
         if (\count($chosen) < $count) {
-            $unmet[] = \sprintf(
-                '%s for level %d; %d were wanted. Approve more, or raise the level.',
-                0 === \count($chosen)
-                    ? 'Nothing in the library fits'
-                    : (1 === \count($chosen)
-                        ? 'One combination fits'
-                        : \count($chosen).' combinations fit'),
-                $level,
-                $count,
+            $unmet[] = t(
+                '{found, plural, =0 {Nothing in the library fits} one {One combination fits} '
+                    .'other {# combinations fit}} for level {level}; {wanted} were wanted. '
+                    .'Approve more, or raise the level.',
+                found: \count($chosen),
+                level: $level,
+                wanted: $count,
             );
         }
 
@@ -140,40 +140,39 @@ final readonly class Selection
     {
         $reasons = [
             AimKind::Due !== $this->wishes->aim->kind && $this->wishes->aim->isMetBy($candidate)
-                ? 'it is about '.$this->wishes->aim->title()
+                ? t('it is about {aim}', aim: $this->wishes->aim->title())
                 : null,
         ];
         $reasons[] = match (true) {
-            0 === $candidate->times => 'in no session of this course yet',
-            null !== $candidate->overdue && $candidate->overdue >= 0 => \sprintf(
-                '%s, drilled %s so far, last on %s',
-                0 === $candidate->overdue
-                    ? 'due today'
-                    : \sprintf('due for %d %s', $candidate->overdue, 1 === $candidate->overdue ? 'day' : 'days'),
-                1 === $candidate->times ? 'once' : $candidate->times.' times',
-                $candidate->last,
+            0 === $candidate->times => t('in no session of this course yet'),
+            null !== $candidate->overdue && $candidate->overdue >= 0 => t(
+                '{overdue, plural, =0 {due today} one {due for # day} other {due for # days}}, drilled '
+                    .'{times, plural, one {once} other {# times}} so far, last on {last}',
+                overdue: $candidate->overdue,
+                times: $candidate->times,
+                last: (string) $candidate->last,
             ),
-            null !== $candidate->last => \sprintf(
-                'last in a session on %s, %s',
-                $candidate->last,
-                1 === $candidate->times ? 'once so far' : $candidate->times.' times so far',
+            null !== $candidate->last => t(
+                'last in a session on {last}, {times, plural, one {once} other {# times}} so far',
+                last: $candidate->last,
+                times: $candidate->times,
             ),
-            default => \sprintf('in %d sessions so far', $candidate->times),
+            default => t('in {times} sessions so far', times: $candidate->times),
         };
         $reasons[] = match ($new) {
-            0 => 'every link of it is known',
-            1 => 'one link is new',
-            default => $new.' links are new',
+            0 => t('every link of it is known'),
+            1 => t('one link is new'),
+            default => t('{count} links are new', count: $new),
         };
         $reasons[] =
             $candidate->level < $level
-                ? \sprintf('level %d, within reach', $candidate->level)
-                : \sprintf('level %d', $candidate->level);
+                ? t('level {level}, within reach', level: $candidate->level)
+                : t('level {level}', level: $candidate->level);
 
-        return \sprintf(
-            '%s: %s.',
-            $candidate->name,
-            implode(', ', array_filter($reasons, static fn (?string $reason): bool => null !== $reason)),
+        return t(
+            '{candidate}: {reasons}.',
+            candidate: $candidate->name,
+            reasons: implode(', ', array_filter($reasons, static fn (?string $reason): bool => null !== $reason)),
         );
     }
 

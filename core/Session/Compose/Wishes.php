@@ -8,6 +8,8 @@ use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\HouseRules\HouseRules;
 
+use function Periplus\Core\Language\t;
+
 /** The requirements for a generated session. */
 final readonly class Wishes
 {
@@ -39,11 +41,11 @@ final readonly class Wishes
     ) {
         if ($minutes < self::MIN_MINUTES || $minutes > self::MAX_MINUTES) {
             throw new \DomainException(
-                \sprintf(
-                    'A session in one press lasts %d to %d minutes, not %d.',
-                    self::MIN_MINUTES,
-                    self::MAX_MINUTES,
-                    $minutes,
+                t(
+                    'A session in one press lasts {minMinutes} to {maxMinutes} minutes, not {minutes}.',
+                    minMinutes: self::MIN_MINUTES,
+                    maxMinutes: self::MAX_MINUTES,
+                    minutes: $minutes,
                 ),
             );
         }

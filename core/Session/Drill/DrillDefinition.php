@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drill;
 
+use function Periplus\Core\Language\t;
+
 /** The metadata of a drill, used by the planner, the screens and the documentation. */
 final readonly class DrillDefinition
 {
@@ -48,10 +50,10 @@ final readonly class DrillDefinition
         [$least, $most] = $this->combinations;
 
         return match (true) {
-            0 === $most => 'no combination',
-            $least === $most => 1 === $most ? 'one combination' : \sprintf('%d combinations', $most),
-            0 === $least => 1 === $most ? 'at most one combination' : \sprintf('at most %d combinations', $most),
-            default => \sprintf('%d to %d combinations', $least, $most),
+            0 === $most => t('no combination'),
+            $least === $most => 1 === $most ? t('one combination') : t('{most} combinations', most: $most),
+            0 === $least => 1 === $most ? t('at most one combination') : t('at most {most} combinations', most: $most),
+            default => t('{least} to {most} combinations', least: $least, most: $most),
         };
     }
 }

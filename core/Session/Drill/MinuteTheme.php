@@ -13,6 +13,8 @@ use Periplus\Core\Technique\Head;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Role;
 
+use function Periplus\Core\Language\t;
+
 /** A theme for a minute of free work, and the combinations that fit it. Common practice, no source. */
 enum MinuteTheme: string
 {
@@ -33,7 +35,7 @@ enum MinuteTheme: string
             self::Slipping => 'slipping',
             self::Ducking => 'ducking',
             self::Body => 'body',
-            self::InAndOut => 'in and out',
+            self::InAndOut => t('in and out'),
             self::Angles => 'angles',
             self::Inside => 'inside',
         };

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drill;
 
+use function Periplus\Core\Language\t;
+
 /** The values of a drill's parameters, with the defaults for those that are not set. */
 final readonly class Parameters
 {
@@ -38,10 +40,10 @@ final readonly class Parameters
             }
         }
         foreach (array_diff_key($given, $values) as $name => $value) {
-            $wrong[(string) $name] = \sprintf(
-                'This drill has no "%s"; it has %s.',
-                mb_strimwidth((string) $name, 0, 40, '…'),
-                [] === $values ? 'nothing to set' : implode(', ', array_keys($values)),
+            $wrong[(string) $name] = t(
+                'This drill has no "{name}"; it has {known}.',
+                name: mb_strimwidth((string) $name, 0, 40, '…'),
+                known: [] === $values ? t('nothing to set') : implode(', ', array_keys($values)),
             );
         }
 
@@ -122,29 +124,29 @@ final readonly class Parameters
 
     private static function expected(Parameter $parameter): string
     {
-        return \sprintf('"%s" is ', $parameter->title)
-            .match ($parameter->kind) {
-                ParameterKind::Whole => \sprintf(
-                    'a whole number of %s from %d to %d.',
-                    $parameter->unit,
-                    $parameter->least,
-                    $parameter->most,
+        return t('"{title}" is ', title: $parameter->title).
+            match ($parameter->kind) {
+                ParameterKind::Whole => t(
+                    'a whole number of {unit} from {least} to {most}.',
+                    unit: $parameter->unit,
+                    least: $parameter->least,
+                    most: $parameter->most,
                 ),
-                ParameterKind::Wholes => \sprintf(
-                    'a list of at most 12 whole numbers of %s from %d to %d.',
-                    $parameter->unit,
-                    $parameter->least,
-                    $parameter->most,
+                ParameterKind::Wholes => t(
+                    'a list of at most 12 whole numbers of {unit} from {least} to {most}.',
+                    unit: $parameter->unit,
+                    least: $parameter->least,
+                    most: $parameter->most,
                 ),
-                ParameterKind::Flag => 'true or false.',
-                ParameterKind::Text, ParameterKind::Exercise => \sprintf(
-                    'a text of at most %d characters.',
-                    $parameter->most,
+                ParameterKind::Flag => t('true or false.'),
+                ParameterKind::Text, ParameterKind::Exercise => t(
+                    'a text of at most {most} characters.',
+                    most: $parameter->most,
                 ),
                 ParameterKind::Choice => implode(' or ', array_keys($parameter->choices)).'.',
-                ParameterKind::Choices => 'a list of at least one of '
-                    .implode(', ', array_keys($parameter->choices))
-                    .'.',
+                ParameterKind::Choices => t('a list of at least one of ').
+                    implode(', ', array_keys($parameter->choices)).
+                    '.',
             };
     }
 

@@ -13,6 +13,8 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /** The same combination in one stance and then in the other. */
 final readonly class Alternate implements Drill
 {
@@ -20,10 +22,10 @@ final readonly class Alternate implements Drill
     {
         return new DrillDefinition(
             'alternate',
-            'Alternate',
-            'The same combination in each stance in turn, with one switch between.',
+            t('Alternate'),
+            t('The same combination in each stance in turn, with one switch between.'),
             [1, 1],
-            [Parameter::whole('times', 'Times in each stance', 1, 1, 20, 'times')],
+            [Parameter::whole('times', t('Times in each stance'), 1, 1, 20, 'times')],
             [
                 new DrillExample(
                     ['1 2'],
@@ -31,13 +33,13 @@ final readonly class Alternate implements Drill
                     60,
                     [
                         [0, 'show', '1 2'],
-                        [0, 'stance', 'own stance'],
+                        [0, 'stance', t('own stance')],
                         [22450, 'stance', 'switch: other stance'],
                         [44900, 'stance', 'switch: own stance'],
                     ],
                     4,
                 ),
-                new DrillExample(['1'], ['times' => 20], 60, [[0, 'show', '1'], [0, 'stance', 'own stance']], 2),
+                new DrillExample(['1'], ['times' => 20], 60, [[0, 'show', '1'], [0, 'stance', t('own stance')]], 2),
             ],
             100,
         );

@@ -15,6 +15,8 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\RoundStance;
 
+use function Periplus\Core\Language\t;
+
 /** One technique repeated on one leg. */
 final readonly class BalanceDrill implements Drill
 {
@@ -23,11 +25,11 @@ final readonly class BalanceDrill implements Drill
         return new DrillDefinition(
             'balance',
             'BalanceDrill',
-            'One technique over and over, the other foot never down before the side changes; each side twice.',
+            t('One technique over and over, the other foot never down before the side changes; each side twice.'),
             [1, 1],
             [
                 Parameter::whole('seconds', 'A side', 30, 10, 120, 'seconds'),
-                Parameter::whole('times', 'Times each side', 2, 1, 6, 'times'),
+                Parameter::whole('times', t('Times each side'), 2, 1, 6, 'times'),
             ],
             [
                 new DrillExample(
@@ -62,12 +64,12 @@ final readonly class BalanceDrill implements Drill
             ? []
             : [
                 new DrillProblem(
-                    \sprintf(
-                        'Both sides %d times for %d s take %d s, and the set has %d s.',
-                        $run->parameters->whole('times'),
-                        $run->parameters->whole('seconds'),
-                        $seconds,
-                        $run->seconds,
+                    t(
+                        'Both sides {whole} times for {whole2} s take {seconds} s, and the set has {seconds2} s.',
+                        whole: $run->parameters->whole('times'),
+                        whole2: $run->parameters->whole('seconds'),
+                        seconds: $seconds,
+                        seconds2: $run->seconds,
                     ),
                     'parameters.seconds',
                     false,

@@ -17,6 +17,8 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\Rungs;
 
+use function Periplus\Core\Language\t;
+
 /** A combination that grows by an item or two each minute or round. */
 final readonly class Builder implements Drill
 {
@@ -24,16 +26,16 @@ final readonly class Builder implements Drill
     {
         return new DrillDefinition(
             'builder',
-            'Builder',
-            'Each minute or each round adds one or two items to the same chain; what is new is marked.',
+            t('Builder'),
+            t('Each minute or each round adds one or two items to the same chain; what is new is marked.'),
             [1, 5],
             [
-                Parameter::choice('by', 'Grows', 'work', [
-                    'work' => 'within the round',
-                    'round' => 'from round to round',
+                Parameter::choice('by', t('Grows'), 'work', [
+                    'work' => t('within the round'),
+                    'round' => t('from round to round'),
                 ]),
-                Parameter::whole('seconds', 'A step (0: shared equally)', 0, 0, 600, 'seconds'),
-                Parameter::whole('add', 'Strikes a step', 1, 1, 2, 'strikes'),
+                Parameter::whole('seconds', t('A step (0: shared equally)'), 0, 0, 600, 'seconds'),
+                Parameter::whole('add', t('Strikes a step'), 1, 1, 2, 'strikes'),
             ],
             [
                 new DrillExample(
@@ -62,10 +64,10 @@ final readonly class Builder implements Drill
         foreach ($chains as $index => $chain) {
             if ($index > 0 && !Sequence::of($chain)->startsWith(Sequence::of($chains[$index - 1]))) {
                 $problems[] = new DrillProblem(
-                    \sprintf(
-                        '%s does not begin with %s. Each step of a builder goes on from the one before.',
-                        $run->write($chain),
-                        $run->write($chains[$index - 1]),
+                    t(
+                        '{write} does not begin with {write2}. Each step of a builder goes on from the one before.',
+                        write: $run->write($chain),
+                        write2: $run->write($chains[$index - 1]),
                     ),
                     "combinations[$index]",
                 );
@@ -74,7 +76,7 @@ final readonly class Builder implements Drill
         foreach (\array_slice(self::steps($run), 0, -1) as $index => $step) {
             if (Verdict::Breaks === $run->check($step)->linkVerdict) {
                 $problems[] = new DrillProblem(
-                    \sprintf('Step %d, %s, breaks by itself.', $index + 1, $run->write($step)),
+                    t('Step {index}, {write}, breaks by itself.', index: $index + 1, write: $run->write($step)),
                     'combinations[0]',
                     false,
                 );

@@ -12,6 +12,8 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 
+use function Periplus\Core\Language\t;
+
 /** All out for a moment, then easy. */
 final readonly class Bursts implements Drill
 {
@@ -19,18 +21,18 @@ final readonly class Bursts implements Drill
     {
         return new DrillDefinition(
             'bursts',
-            'Bursts',
-            'All out and easy in turn; or sets of straight strikes and a breath; or all out in the last seconds.',
+            t('Bursts'),
+            t('All out and easy in turn; or sets of straight strikes and a breath; or all out in the last seconds.'),
             [0, 1],
             [
-                Parameter::choice('kind', 'Kind', 'on-off', [
-                    'on-off' => 'on and off in turn',
-                    'straights' => 'sets of straight strikes and a breath',
-                    'last' => 'all out at the end',
+                Parameter::choice('kind', t('Kind'), 'on-off', [
+                    'on-off' => t('on and off in turn'),
+                    'straights' => t('sets of straight strikes and a breath'),
+                    'last' => t('all out at the end'),
                 ]),
                 Parameter::whole('on', 'On', 20, 5, 120, 'seconds'),
-                Parameter::whole('off', 'Off', 10, 0, 120, 'seconds'),
-                Parameter::whole('count', 'Strikes a set', 10, 2, 50, 'strikes'),
+                Parameter::whole('off', t('Off'), 10, 0, 120, 'seconds'),
+                Parameter::whole('count', t('Strikes a set'), 10, 2, 50, 'strikes'),
             ],
             [
                 new DrillExample(
@@ -44,7 +46,7 @@ final readonly class Bursts implements Drill
                     ['1 2'],
                     ['kind' => 'last', 'on' => 10],
                     120,
-                    [[0, 'show', '1 2'], [110000, 'on', 'all out']],
+                    [[0, 'show', '1 2'], [110000, 'on', t('all out')]],
                     2,
                 ),
             ],
@@ -62,12 +64,12 @@ final readonly class Bursts implements Drill
         $cues = [] === $run->combinations ? [] : [$run->show(0, CueKind::Show, $run->chain())];
         $p = $run->parameters;
         if ('last' === $p->text('kind')) {
-            return [...$cues, $run->cue(max(0, $run->ms() - 1000 * $p->whole('on')), CueKind::On, 'all out')];
+            return [...$cues, $run->cue(max(0, $run->ms() - 1000 * $p->whole('on')), CueKind::On, t('all out'))];
         }
         if ('straights' === $p->text('kind')) {
             return [
                 ...$cues,
-                $run->cue(0, CueKind::Count, \sprintf('%d straight strikes, a breath, again', $p->whole('count'))),
+                $run->cue(0, CueKind::Count, t('{whole} straight strikes, a breath, again', whole: $p->whole('count'))),
             ];
         }
         foreach (self::stretches($run) as [$from, $ms, $isOn]) {

@@ -15,6 +15,8 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 
+use function Periplus\Core\Language\t;
+
 /** Short chains called at random. */
 final readonly class Calls implements Drill
 {
@@ -25,14 +27,14 @@ final readonly class Calls implements Drill
     {
         return new DrillDefinition(
             'calls',
-            'Calls',
-            'Short chains, single strikes and moves are called at random; nobody can foresee when. The vocabulary '
-                .'may grow minute by minute.',
+            t('Calls'),
+            t('Short chains, single strikes and moves are called at random; nobody can foresee when. The vocabulary '
+                .'may grow minute by minute.'),
             [1, 24],
             [
-                Parameter::whole('least', 'Shortest silence', 2, 1, 60, 'seconds'),
-                Parameter::whole('most', 'Longest silence', 5, 1, 60, 'seconds'),
-                Parameter::flag('grows', 'Grows by a chain a minute', false),
+                Parameter::whole('least', t('Shortest silence'), 2, 1, 60, 'seconds'),
+                Parameter::whole('most', t('Longest silence'), 5, 1, 60, 'seconds'),
+                Parameter::flag('grows', t('Grows by a chain a minute'), false),
             ],
             [
                 new DrillExample(
@@ -59,10 +61,10 @@ final readonly class Calls implements Drill
         if ($run->parameters->whole('least') > $run->parameters->whole('most')) {
             return [
                 new DrillProblem(
-                    \sprintf(
-                        'The shortest silence of %d s is longer than the longest of %d s.',
-                        $run->parameters->whole('least'),
-                        $run->parameters->whole('most'),
+                    t(
+                        'The shortest silence of {whole} s is longer than the longest of {whole2} s.',
+                        whole: $run->parameters->whole('least'),
+                        whole2: $run->parameters->whole('most'),
                     ),
                     'parameters.least',
                 ),
@@ -72,11 +74,11 @@ final readonly class Calls implements Drill
         foreach ($run->chains() as $index => $chain) {
             if ($run->length($chain) > $run->ms()) {
                 $problems[] = new DrillProblem(
-                    \sprintf(
-                        '%s takes %.1f s and cannot be finished in %d s.',
-                        $run->write($chain),
-                        $run->length($chain) / 1000,
-                        $run->seconds,
+                    t(
+                        '{write} takes {length} s and cannot be finished in {seconds} s.',
+                        write: $run->write($chain),
+                        length: \sprintf('%.1f', $run->length($chain) / 1000),
+                        seconds: $run->seconds,
                     ),
                     "combinations[$index]",
                 );

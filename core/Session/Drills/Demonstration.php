@@ -10,6 +10,8 @@ use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillRun;
 
+use function Periplus\Core\Language\t;
+
 /** The coach demonstrates slowly before the round. */
 final readonly class Demonstration implements Drill
 {
@@ -17,8 +19,8 @@ final readonly class Demonstration implements Drill
     {
         return new DrillDefinition(
             'demonstration',
-            'Demonstration',
-            'The coach shows it slowly; the line moves at learning tempo, in both stances.',
+            t('Demonstration'),
+            t('The coach shows it slowly; the line moves at learning tempo, in both stances.'),
             [1, 1],
             [],
             [

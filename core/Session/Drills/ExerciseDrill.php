@@ -12,6 +12,8 @@ use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 
+use function Periplus\Core\Language\t;
+
 /** An exercise for a time or a count. */
 final readonly class ExerciseDrill implements Drill
 {
@@ -19,15 +21,15 @@ final readonly class ExerciseDrill implements Drill
     {
         return new DrillDefinition(
             'exercise',
-            'Exercise',
-            'Squats, skipping, mobility and the like, for a time or a count.',
+            t('Exercise'),
+            t('Squats, skipping, mobility and the like, for a time or a count.'),
             [0, 0],
             [
-                Parameter::exercise('exercise', 'Exercise', 'jogging'),
-                Parameter::whole('count', 'Repetitions (0: for the time)', 0, 0, 200, 'repetitions'),
+                Parameter::exercise('exercise', t('Exercise'), 'jogging'),
+                Parameter::whole('count', t('Repetitions (0: for the time)'), 0, 0, 200, 'repetitions'),
             ],
             [
-                new DrillExample([], [], 60, [[0, 'exercise', 'Jogging']], 1),
+                new DrillExample([], [], 60, [[0, 'exercise', t('Jogging')]], 1),
                 new DrillExample([], ['exercise' => 'squats', 'count' => 20], 60, [[0, 'exercise', '20 squats']], 1),
             ],
             170,
@@ -39,9 +41,9 @@ final readonly class ExerciseDrill implements Drill
         return null === $run->exercise($run->parameters->text('exercise'))
             ? [
                 new DrillProblem(
-                    \sprintf(
-                        'The gym has no exercise "%s". Choose another, or add it to the list.',
-                        mb_strimwidth($run->parameters->text('exercise'), 0, 40, '…'),
+                    t(
+                        'The gym has no exercise "{parameters}". Choose another, or add it to the list.',
+                        parameters: mb_strimwidth($run->parameters->text('exercise'), 0, 40, '…'),
                     ),
                     'parameters.exercise',
                 ),
@@ -51,7 +53,7 @@ final readonly class ExerciseDrill implements Drill
 
     public function cues(DrillRun $run): array
     {
-        $name = $run->exercise($run->parameters->text('exercise'))->name ?? 'Exercise';
+        $name = $run->exercise($run->parameters->text('exercise'))->name ?? t('Exercise');
         $count = $run->parameters->whole('count');
 
         return [$run->cue(0, CueKind::Exercise, 0 === $count ? $name : $count.' '.lcfirst($name))];

@@ -12,6 +12,8 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 
+use function Periplus\Core\Language\t;
+
 /** Free work. */
 final readonly class Free implements Drill
 {
@@ -19,10 +21,10 @@ final readonly class Free implements Drill
     {
         return new DrillDefinition(
             'free',
-            'Free',
-            'The athlete throws what they like.',
+            t('Free'),
+            t('The athlete throws what they like.'),
             [0, 0],
-            [Parameter::choices('weapons', 'Weapons', ['hand'], WeaponChoices::ALL)],
+            [Parameter::choices('weapons', t('Weapons'), ['hand'], WeaponChoices::ALL)],
             [
                 new DrillExample([], [], 120, [[0, 'show', 'free: hand']], 1),
                 new DrillExample([], ['weapons' => ['hand', 'leg']], 60, [[0, 'show', 'free: hand, leg']], 1),

@@ -17,6 +17,8 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\Rungs;
 
+use function Periplus\Core\Language\t;
+
 /** A combination that grows strike by strike, then starts again. */
 final readonly class Ladder implements Drill
 {
@@ -24,10 +26,13 @@ final readonly class Ladder implements Drill
     {
         return new DrillDefinition(
             'ladder',
-            'Ladder',
-            'The first strike, the first two, up to the whole, then again; on the clock or at the athlete’s own pace.',
+            t('Ladder'),
+            t(
+                'The first strike, the first two, up to the whole, then again; on the clock or at the athlete’s '
+                    .'own pace.',
+            ),
             [1, 1],
-            [Parameter::whole('rung', 'A rung (0: own pace)', 0, 0, 300, 'seconds')],
+            [Parameter::whole('rung', t('A rung (0: own pace)'), 0, 0, 300, 'seconds')],
             [
                 new DrillExample(['1 2 3'], [], 60, [[0, 'rung', '1'], [0, 'rung', '1 2'], [0, 'rung', '1 2 3']], 3),
                 new DrillExample(
@@ -49,7 +54,7 @@ final readonly class Ladder implements Drill
         foreach (\array_slice($rungs, 0, -1) as $index => $rung) {
             if (Verdict::Breaks === $run->check($rung)->linkVerdict) {
                 $problems[] = new DrillProblem(
-                    \sprintf('Rung %d, %s, breaks by itself.', $index + 1, $run->write($rung)),
+                    t('Rung {index}, {write}, breaks by itself.', index: $index + 1, write: $run->write($rung)),
                     'combinations[0]',
                     false,
                 );
@@ -58,14 +63,14 @@ final readonly class Ladder implements Drill
         $rung = $run->parameters->whole('rung');
         if ($rung > 0 && $rung * \count($rungs) > $run->seconds) {
             $problems[] = new DrillProblem(
-                \sprintf(
-                    '%d rungs of %d s take %d s; there are %d s, so the whole is never reached. Shorten the rungs to '
-                        .'%d s.',
-                    \count($rungs),
-                    $rung,
-                    $rung * \count($rungs),
-                    $run->seconds,
-                    max(1, intdiv($run->seconds, \count($rungs))),
+                t(
+                    '{count} rungs of {rung} s take {rung2} s; there are {seconds} s, so the whole is never reached. '
+                        .'Shorten the rungs to {seconds2} s.',
+                    count: \count($rungs),
+                    rung: $rung,
+                    rung2: $rung * \count($rungs),
+                    seconds: $run->seconds,
+                    seconds2: max(1, intdiv($run->seconds, \count($rungs))),
                 ),
                 'parameters.rung',
                 false,

@@ -14,6 +14,8 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Technique\Side;
 
+use function Periplus\Core\Language\t;
+
 /** Strikes of one side of the body only. */
 final readonly class OneSide implements Drill
 {
@@ -21,16 +23,16 @@ final readonly class OneSide implements Drill
     {
         return new DrillDefinition(
             'one-side',
-            'One side',
-            'The left side only, or the right side only; or first one, then the other.',
+            t('One side'),
+            t('The left side only, or the right side only; or first one, then the other.'),
             [0, 0],
             [
-                Parameter::choice('side', 'Side', 'both', [
+                Parameter::choice('side', t('Side'), 'both', [
                     'left' => 'left',
                     'right' => 'right',
-                    'both' => 'left, then right',
+                    'both' => t('left, then right'),
                 ]),
-                Parameter::choices('weapons', 'Weapons', ['hand'], WeaponChoices::ALL),
+                Parameter::choices('weapons', t('Weapons'), ['hand'], WeaponChoices::ALL),
             ],
             [
                 new DrillExample([], ['side' => 'left'], 60, [[0, 'side', 'left side only: hand']], 1),
@@ -57,8 +59,12 @@ final readonly class OneSide implements Drill
             static fn (array $stretch): DrillCue => $run->cue(
                 $stretch[0],
                 CueKind::Side,
-                $stretch[2]->value.' side only: '.implode(', ', $run->parameters->choices('weapons')),
-                $stretch[2]->value.' side only',
+                t(
+                    '{side} side only: {weapons}',
+                    side: $stretch[2]->value,
+                    weapons: implode(', ', $run->parameters->choices('weapons')),
+                ),
+                t('{side} side only', side: $stretch[2]->value),
             ),
             self::stretches($run),
         );

@@ -13,6 +13,8 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /** A stretch of work in the other stance. */
 final readonly class OtherStance implements Drill
 {
@@ -20,13 +22,13 @@ final readonly class OtherStance implements Drill
     {
         return new DrillDefinition(
             'other-stance',
-            'Other stance',
-            'The work is done in the other stance, with a combination or free.',
+            t('Other stance'),
+            t('The work is done in the other stance, with a combination or free.'),
             [0, 1],
             [],
             [
-                new DrillExample(['1 2 3'], [], 120, [[0, 'stance', 'other stance'], [0, 'show', '1 2 3']], 2),
-                new DrillExample([], [], 60, [[0, 'stance', 'other stance']], 1),
+                new DrillExample(['1 2 3'], [], 120, [[0, 'stance', t('other stance')], [0, 'show', '1 2 3']], 2),
+                new DrillExample([], [], 60, [[0, 'stance', t('other stance')]], 1),
             ],
             90,
         );
@@ -40,7 +42,7 @@ final readonly class OtherStance implements Drill
     public function cues(DrillRun $run): array
     {
         $other = $run->stance->flipped();
-        $cues = [new DrillCue(0, CueKind::Stance, 'other stance', null, $other)];
+        $cues = [new DrillCue(0, CueKind::Stance, t('other stance'), null, $other)];
 
         return [] === $run->combinations
             ? $cues

@@ -14,6 +14,8 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 
+use function Periplus\Core\Language\t;
+
 /** Free strikes counted up and down. */
 final readonly class Pyramid implements Drill
 {
@@ -21,12 +23,12 @@ final readonly class Pyramid implements Drill
     {
         return new DrillDefinition(
             'pyramid',
-            'Pyramid',
-            'One strike, two, up to the top and down again; which strikes is the athlete’s choice.',
+            t('Pyramid'),
+            t('One strike, two, up to the top and down again; which strikes is the athlete’s choice.'),
             [0, 0],
             [
-                Parameter::whole('top', 'Top', 5, 2, FreeStrikes::MAX_COUNT, 'strikes'),
-                Parameter::choices('weapons', 'Weapons', ['hand'], WeaponChoices::ALL),
+                Parameter::whole('top', t('Top'), 5, 2, FreeStrikes::MAX_COUNT, 'strikes'),
+                Parameter::choices('weapons', t('Weapons'), ['hand'], WeaponChoices::ALL),
             ],
             [
                 new DrillExample(

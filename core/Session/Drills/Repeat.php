@@ -12,6 +12,8 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 
+use function Periplus\Core\Language\t;
+
 /** One combination, repeated. */
 final readonly class Repeat implements Drill
 {
@@ -19,18 +21,24 @@ final readonly class Repeat implements Drill
     {
         return new DrillDefinition(
             'repeat',
-            'Repeat',
-            'One combination all round.',
+            t('Repeat'),
+            t('One combination all round.'),
             [1, 1],
             [
-                Parameter::choice('targets', 'Targets', 'as-written', [
-                    'as-written' => 'as written',
-                    'vary' => 'the athlete varies them',
+                Parameter::choice('targets', t('Targets'), 'as-written', [
+                    'as-written' => t('as written'),
+                    'vary' => t('the athlete varies them'),
                 ]),
             ],
             [
                 new DrillExample(['1 2 3'], [], 180, [[0, 'show', '1 2 3']], 1),
-                new DrillExample(['1 2 3b'], ['targets' => 'vary'], 60, [[0, 'show', '1 2 3b, vary the targets']], 1),
+                new DrillExample(
+                    ['1 2 3b'],
+                    ['targets' => 'vary'],
+                    60,
+                    [[0, 'show', '1 2 3b, vary the targets']],
+                    1,
+                ),
             ],
             10,
         );
@@ -43,7 +51,7 @@ final readonly class Repeat implements Drill
 
     public function cues(DrillRun $run): array
     {
-        $after = 'vary' === $run->parameters->text('targets') ? 'vary the targets' : null;
+        $after = 'vary' === $run->parameters->text('targets') ? t('vary the targets') : null;
 
         return [
             $run->show(

@@ -20,6 +20,8 @@ use Periplus\Core\Session\ReturnFire\Defence;
 use Periplus\Core\Session\ReturnFire\ReturnFire;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /** The opponent answers; the athlete defends and counters. */
 final readonly class ReturnFireDrill implements Drill
 {
@@ -27,16 +29,16 @@ final readonly class ReturnFireDrill implements Drill
     {
         return new DrillDefinition(
             'return-fire',
-            'Return fire',
-            'The opponent answers with the strike that ended the chain; the athlete defends and counters. What takes '
-                .'it and what is ready then is computed.',
+            t('Return fire'),
+            t('The opponent answers with the strike that ended the chain; the athlete defends and counters. What takes '
+                .'it and what is ready then is computed.'),
             [1, 1],
             [
-                Parameter::whole('seconds', 'Each defence', 30, 10, 180, 'seconds'),
-                Parameter::choices('counters', 'Counters with', ['hand'], WeaponChoices::ALL),
-                Parameter::choice('opponent', 'Opponent', 'same', [
-                    'same' => 'in the same stance',
-                    'opposite' => 'in the opposite stance',
+                Parameter::whole('seconds', t('Each defence'), 30, 10, 180, 'seconds'),
+                Parameter::choices('counters', t('Counters with'), ['hand'], WeaponChoices::ALL),
+                Parameter::choice('opponent', t('Opponent'), 'same', [
+                    'same' => t('in the same stance'),
+                    'opposite' => t('in the opposite stance'),
                 ]),
             ],
             [
@@ -77,7 +79,10 @@ final readonly class ReturnFireDrill implements Drill
         return [] === $this->defences($run)
             ? [
                 new DrillProblem(
-                    'Nothing of this chain lands, so there is nothing to answer. Choose one that ends with a strike.',
+                    t(
+                        'Nothing of this chain lands, so there is nothing to answer. Choose one that ends with a '
+                            .'strike.',
+                    ),
                     'combinations[0]',
                 ),
             ]
@@ -95,7 +100,7 @@ final readonly class ReturnFireDrill implements Drill
         $cues[] = $run->cue(
             0,
             CueKind::Answer,
-            'they answer: '.$run->write(Chain::of([new StrikeItem($last->strike, $last->target)])),
+            t('they answer: {strike}', strike: $run->write(Chain::of([new StrikeItem($last->strike, $last->target)]))),
         );
         foreach ($this->stretches($run) as [$from, , $defence]) {
             $cues[] = $run->show($from, CueKind::Defence, Chain::of($defence->moves));

@@ -15,6 +15,8 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\SessionValues;
 
+use function Periplus\Core\Language\t;
+
 /** Several combinations in one stretch of work, each announced beforehand. */
 final readonly class SetList implements Drill
 {
@@ -22,14 +24,14 @@ final readonly class SetList implements Drill
     {
         return new DrillDefinition(
             'set-list',
-            'Set list',
-            'Two to five combinations, one after the other; the next one stands before the change.',
+            t('Set list'),
+            t('Two to five combinations, one after the other; the next one stands before the change.'),
             [2, 5],
             [
-                Parameter::wholes('seconds', 'Seconds each', [], 5, 600, 'seconds'),
+                Parameter::wholes('seconds', t('Seconds each'), [], 5, 600, 'seconds'),
                 Parameter::whole(
                     'announce',
-                    'Announced before',
+                    t('Announced before'),
                     (int) SessionValues::builtIn()->value('announce'),
                     5,
                     10,
@@ -70,11 +72,11 @@ final readonly class SetList implements Drill
                 ? []
                 : [
                     new DrillProblem(
-                        \sprintf(
-                            '%d s cannot be shared equally by %d combinations in whole seconds. Say how long each '
-                                .'takes.',
-                            $run->seconds,
-                            \count($run->combinations),
+                        t(
+                            '{seconds} s cannot be shared equally by {count} combinations in whole seconds. Say how '
+                                .'long each takes.',
+                            seconds: $run->seconds,
+                            count: \count($run->combinations),
                         ),
                         'parameters.seconds',
                     ),
@@ -83,10 +85,10 @@ final readonly class SetList implements Drill
         if (\count($seconds) !== \count($run->combinations)) {
             return [
                 new DrillProblem(
-                    \sprintf(
-                        '%d times are given for %d combinations. Give one each, or none to share equally.',
-                        \count($seconds),
-                        \count($run->combinations),
+                    t(
+                        '{count} times are given for {count2} combinations. Give one each, or none to share equally.',
+                        count: \count($seconds),
+                        count2: \count($run->combinations),
                     ),
                     'parameters.seconds',
                 ),
@@ -98,12 +100,12 @@ final readonly class SetList implements Drill
             ? []
             : [
                 new DrillProblem(
-                    \sprintf(
-                        'The combinations take %d s together, which does not fill %d s of work. Change the seconds, '
-                            .'or the length of the set to %d s.',
-                        $sum,
-                        $run->seconds,
-                        max(1, intdiv($run->seconds, $sum)) * $sum,
+                    t(
+                        'The combinations take {sum} s together, which does not fill {seconds} s of work. Change the '
+                            .'seconds, or the length of the set to {seconds2} s.',
+                        sum: $sum,
+                        seconds: $run->seconds,
+                        seconds2: max(1, intdiv($run->seconds, $sum)) * $sum,
                     ),
                     'parameters.seconds',
                 ),

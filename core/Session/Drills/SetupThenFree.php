@@ -15,6 +15,8 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\SessionValues;
 
+use function Periplus\Core\Language\t;
+
 /** A fixed start, then free work. */
 final readonly class SetupThenFree implements Drill
 {
@@ -22,13 +24,13 @@ final readonly class SetupThenFree implements Drill
     {
         return new DrillDefinition(
             'setup-free',
-            'Setup, then free',
-            'A fixed beginning, then the athlete goes on freely.',
+            t('Setup, then free'),
+            t('A fixed beginning, then the athlete goes on freely.'),
             [1, 1],
             [
                 Parameter::whole(
                     'free',
-                    'Free strikes after it',
+                    t('Free strikes after it'),
                     (int) SessionValues::builtIn()->value('burst'),
                     1,
                     FreeStrikes::MAX_COUNT,
@@ -37,7 +39,13 @@ final readonly class SetupThenFree implements Drill
             ],
             [
                 new DrillExample(['1 2'], [], 60, [[0, 'show', '1 2, then free']], 1),
-                new DrillExample(['push pivot-out'], ['free' => 2], 60, [[0, 'show', 'push pivot-out, then free']], 1),
+                new DrillExample(
+                    ['push pivot-out'],
+                    ['free' => 2],
+                    60,
+                    [[0, 'show', 'push pivot-out, then free']],
+                    1,
+                ),
             ],
             120,
         );
@@ -51,7 +59,13 @@ final readonly class SetupThenFree implements Drill
     public function cues(DrillRun $run): array
     {
         return [
-            $run->show(0, CueKind::Show, $run->chain(), $run->write($run->chain()).', then free', after: 'then free'),
+            $run->show(
+                0,
+                CueKind::Show,
+                $run->chain(),
+                t('{chain}, then free', chain: $run->write($run->chain())),
+                after: t('then free'),
+            ),
         ];
     }
 

@@ -11,6 +11,8 @@ use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 
+use function Periplus\Core\Language\t;
+
 /** The coach explains. */
 final readonly class Talk implements Drill
 {
@@ -18,22 +20,31 @@ final readonly class Talk implements Drill
     {
         return new DrillDefinition(
             'talk',
-            'Talk',
-            'The coach explains; the clock runs, or waits until the coach goes on.',
+            t('Talk'),
+            t('The coach explains; the clock runs, or waits until the coach goes on.'),
             [0, 3],
             [
-                Parameter::choice('clock', 'The clock', 'runs', ['runs' => 'runs', 'waits' => 'waits for the coach']),
-                Parameter::text('about', 'About', 200),
+                Parameter::choice('clock', t('The clock'), 'runs', [
+                    'runs' => 'runs',
+                    'waits' => t('waits for the coach'),
+                ]),
+                Parameter::text('about', t('About'), 200),
             ],
             [
                 new DrillExample(
                     [],
-                    ['about' => 'Why the hook loads the kick'],
+                    ['about' => t('Why the hook loads the kick')],
                     120,
-                    [[0, 'talk', 'Why the hook loads the kick']],
+                    [[0, 'talk', t('Why the hook loads the kick')]],
                     1,
                 ),
-                new DrillExample([], ['clock' => 'waits'], 60, [[0, 'talk', 'The coach explains; the clock waits']], 1),
+                new DrillExample(
+                    [],
+                    ['clock' => 'waits'],
+                    60,
+                    [[0, 'talk', t('The coach explains; the clock waits')]],
+                    1,
+                ),
             ],
             190,
             isWork: false,
@@ -55,7 +66,7 @@ final readonly class Talk implements Drill
             $run->cue(
                 0,
                 CueKind::Talk,
-                ('' === $about ? 'The coach explains' : $about).($waits ? '; the clock waits' : ''),
+                ('' === $about ? t('The coach explains') : $about).($waits ? t('; the clock waits') : ''),
             ),
         ];
     }

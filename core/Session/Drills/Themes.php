@@ -14,6 +14,8 @@ use Periplus\Core\Session\Drill\MinuteTheme;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 
+use function Periplus\Core\Language\t;
+
 /** Free work on one theme at a time. */
 final readonly class Themes implements Drill
 {
@@ -24,12 +26,12 @@ final readonly class Themes implements Drill
     {
         return new DrillDefinition(
             'themes',
-            'Themes',
-            'A theme a minute, free within it, with a few combinations that fit.',
+            t('Themes'),
+            t('A theme a minute, free within it, with a few combinations that fit.'),
             [0, 24],
             [
-                Parameter::choices('themes', 'Themes', ['jab', 'rear-hand', 'slipping'], MinuteTheme::titles()),
-                Parameter::whole('seconds', 'Each (0: shared equally)', 0, 0, 300, 'seconds'),
+                Parameter::choices('themes', t('Themes'), ['jab', 'rear-hand', 'slipping'], MinuteTheme::titles()),
+                Parameter::whole('seconds', t('Each (0: shared equally)'), 0, 0, 300, 'seconds'),
             ],
             [
                 new DrillExample(

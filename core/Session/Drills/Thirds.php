@@ -13,6 +13,8 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 
+use function Periplus\Core\Language\t;
+
 /** Technique, speed and power in turn. */
 final readonly class Thirds implements Drill
 {
@@ -22,10 +24,10 @@ final readonly class Thirds implements Drill
     {
         return new DrillDefinition(
             'thirds',
-            'Thirds',
-            'Technique, then speed, then power, each for as long, as often as it fits.',
+            t('Thirds'),
+            t('Technique, then speed, then power, each for as long, as often as it fits.'),
             [0, 1],
-            [Parameter::whole('seconds', 'Each', 30, 10, 180, 'seconds')],
+            [Parameter::whole('seconds', t('Each'), 30, 10, 180, 'seconds')],
             [
                 new DrillExample(
                     ['1 2 3'],
@@ -60,11 +62,12 @@ final readonly class Thirds implements Drill
             ? []
             : [
                 new DrillProblem(
-                    \sprintf(
-                        'Three times %d s is %d s, which does not fill %d s of work evenly; the last one is cut short.',
-                        $run->parameters->whole('seconds'),
-                        $seconds,
-                        $run->seconds,
+                    t(
+                        'Three times {whole} s is {seconds} s, which does not fill {seconds2} s of work evenly; the '
+                            .'last one is cut short.',
+                        whole: $run->parameters->whole('seconds'),
+                        seconds: $seconds,
+                        seconds2: $run->seconds,
                     ),
                     'parameters.seconds',
                     false,

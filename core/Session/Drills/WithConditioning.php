@@ -13,6 +13,8 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 
+use function Periplus\Core\Language\t;
+
 /** A few repetitions of an exercise, then a chain. */
 final readonly class WithConditioning implements Drill
 {
@@ -20,12 +22,12 @@ final readonly class WithConditioning implements Drill
     {
         return new DrillDefinition(
             'conditioning',
-            'With conditioning',
-            'A few repetitions of an exercise, then the chain, in turn.',
+            t('With conditioning'),
+            t('A few repetitions of an exercise, then the chain, in turn.'),
             [1, 1],
             [
-                Parameter::exercise('exercise', 'Exercise', 'squats'),
-                Parameter::whole('count', 'Repetitions', 2, 1, 30, 'repetitions'),
+                Parameter::exercise('exercise', t('Exercise'), 'squats'),
+                Parameter::whole('count', t('Repetitions'), 2, 1, 30, 'repetitions'),
             ],
             [
                 new DrillExample(['1 8'], [], 60, [[0, 'show', '2 squats, then 1 8']], 1),
@@ -46,9 +48,9 @@ final readonly class WithConditioning implements Drill
         return null === $run->exercise($run->parameters->text('exercise'))
             ? [
                 new DrillProblem(
-                    \sprintf(
-                        'The gym has no exercise "%s". Choose another, or add it to the list.',
-                        mb_strimwidth($run->parameters->text('exercise'), 0, 40, '…'),
+                    t(
+                        'The gym has no exercise "{parameters}". Choose another, or add it to the list.',
+                        parameters: mb_strimwidth($run->parameters->text('exercise'), 0, 40, '…'),
                     ),
                     'parameters.exercise',
                 ),
@@ -60,7 +62,11 @@ final readonly class WithConditioning implements Drill
     {
         $exercise = $run->exercise($run->parameters->text('exercise'));
 
-        $before = \sprintf('%d %s', $run->parameters->whole('count'), lcfirst($exercise->name ?? 'exercise'));
+        $before = t(
+            '{whole} {exercise}',
+            whole: $run->parameters->whole('count'),
+            exercise: lcfirst($exercise->name ?? 'exercise'),
+        );
 
         return [
             $run->show(

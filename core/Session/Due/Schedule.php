@@ -56,7 +56,7 @@ final readonly class Schedule
             $last,
             \count($times),
             $interval,
-            (new \DateTimeImmutable($last))->modify(\sprintf('+%d days', $interval))->format('Y-m-d'),
+            (new \DateTimeImmutable($last))->modify("+$interval days")->format('Y-m-d'),
             $times[\count($times) - 1][1],
         );
     }

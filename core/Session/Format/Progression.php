@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Format;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Work and rest over several weeks: the rest gets shorter step by step, then the round gets longer and the rests start
  * over. Common practice, no source.
@@ -24,8 +26,8 @@ final readonly class Progression
     ) {
         if ($from < 10 || $to < $from || $by < 1 || min($rests) < 0) {
             throw new \DomainException(
-                'A progression goes from a length of at least 10 s up to a longer one, by whole steps, with rests '
-                    .'that are not negative.',
+                t('A progression goes from a length of at least 10 s up to a longer one, by whole steps, with rests '
+                    .'that are not negative.'),
             );
         }
     }

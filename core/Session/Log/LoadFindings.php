@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Log;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Finds what a coach should know about several weeks of work, in one sentence each. House values; common practice, no
  * source.
@@ -34,10 +36,10 @@ final readonly class LoadFindings
         [$left, $right] = [$figures['side left'] ?? 0.0, $figures['side right'] ?? 0.0];
         $share = $left + $right > 0 ? max($left, $right) / ($left + $right) : 0.5;
         if ($share > self::MAX_SIDE_SHARE) {
-            $findings[] = \sprintf(
-                'The %s side throws %d %% of the strikes. Rounds in the other stance even it out.',
-                $left > $right ? 'left' : 'right',
-                round(100 * $share),
+            $findings[] = t(
+                'The {word} side throws {share} % of the strikes. Rounds in the other stance even it out.',
+                word: $left > $right ? 'left' : 'right',
+                share: round(100 * $share),
             );
         }
         $targets = [
@@ -48,33 +50,33 @@ final readonly class LoadFindings
         $legs = ($figures['limb leg'] ?? 0.0) + ($figures['limb knee'] ?? 0.0);
         $all = array_sum($targets);
         if ($all > 0 && $targets['body'] / $all < self::MIN_TARGET_SHARE) {
-            $findings[] = \sprintf(
-                'The body gets %d %% of what lands. Chains that change height are missing.',
-                round((100 * $targets['body']) / $all),
+            $findings[] = t(
+                'The body gets {body} % of what lands. Chains that change height are missing.',
+                body: round((100 * $targets['body']) / $all),
             );
         }
         if ($legs > 0 && $targets['leg'] / $all < self::MIN_TARGET_SHARE / 4) {
-            $findings[] = 'Kicks are thrown, and hardly any to the leg.';
+            $findings[] = t('Kicks are thrown, and hardly any to the leg.');
         }
         [$orthodox, $southpaw] = [$figures['stance orthodox'] ?? 0.0, $figures['stance southpaw'] ?? 0.0];
         $other = $orthodox + $southpaw > 0 ? min($orthodox, $southpaw) / ($orthodox + $southpaw) : 0.5;
         if ($other < self::MIN_STANCE_SHARE) {
-            $findings[] = \sprintf(
-                'Only %d %% of the minutes are in the %s stance.',
-                round(100 * $other),
-                $orthodox > $southpaw ? 'southpaw' : 'orthodox',
+            $findings[] = t(
+                'Only {other} % of the minutes are in the {word} stance.',
+                other: round(100 * $other),
+                word: $orthodox > $southpaw ? 'southpaw' : 'orthodox',
             );
         }
         $openings = $figures['openings'] ?? 0.0;
         $jabs = $openings > 0 ? ($figures['openings jab'] ?? 0.0) / $openings : null;
         if (null !== $jabs && $jabs > self::JAB_SHARES[1]) {
-            $findings[] = \sprintf(
-                '%d %% of the repetitions open with a jab: whoever knows this class knows what comes first.',
-                round(100 * $jabs),
+            $findings[] = t(
+                '{jabs} % of the repetitions open with a jab: whoever knows this class knows what comes first.',
+                jabs: round(100 * $jabs),
             );
         }
         if (null !== $jabs && $jabs < self::JAB_SHARES[0]) {
-            $findings[] = \sprintf('Only %d %% of the repetitions open with a jab.', round(100 * $jabs));
+            $findings[] = t('Only {jabs} % of the repetitions open with a jab.', jabs: round(100 * $jabs));
         }
 
         return $findings;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
+use function Periplus\Core\Language\t;
+
 /** The purpose of a part of a session. */
 enum BlockKind: string
 {
@@ -17,10 +19,10 @@ enum BlockKind: string
     {
         return match ($this) {
             self::WarmUp => 'Warm-up',
-            self::Rounds => 'Rounds',
-            self::Conditioning => 'Conditioning',
+            self::Rounds => t('Rounds'),
+            self::Conditioning => t('Conditioning'),
             self::CoolDown => 'Cool-down',
-            self::Talk => 'Talk',
+            self::Talk => t('Talk'),
         };
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Reads the fields of one object of a written plan. An invalid value is reported with its place and replaced by the
  * default.
@@ -65,12 +67,12 @@ final class PlanFields
         }
         if (!\is_int($value) || $value < $least || $value > $most) {
             $this->problem(
-                \sprintf(
-                    '%s is a whole number from %s to %s, not %s.',
-                    $what,
-                    number_format($least),
-                    number_format($most),
-                    self::shown($value),
+                t(
+                    '{what} is a whole number from {least} to {most}, not {value}.',
+                    what: $what,
+                    least: number_format($least),
+                    most: number_format($most),
+                    value: self::shown($value),
                 ),
                 $field,
             );
@@ -86,7 +88,13 @@ final class PlanFields
         $value = $this->values[$field] ?? $usual;
         if ((!\is_int($value) && !\is_float($value)) || $value < $least || $value > $most) {
             $this->problem(
-                \sprintf('%s is a number from %s to %s, not %s.', $what, $least, $most, self::shown($value)),
+                t(
+                    '{what} is a number from {least} to {most}, not {value}.',
+                    what: $what,
+                    least: $least,
+                    most: $most,
+                    value: self::shown($value),
+                ),
                 $field,
             );
 
@@ -100,7 +108,7 @@ final class PlanFields
     {
         $value = $this->values[$field] ?? $usual;
         if (!\is_string($value) || mb_strlen($value) > $most) {
-            $this->problem(\sprintf('%s is a text of at most %d characters.', $what, $most), $field);
+            $this->problem(t('{what} is a text of at most {most} characters.', what: $what, most: $most), $field);
 
             return \is_string($value) ? mb_substr($value, 0, $most) : $usual;
         }
@@ -112,7 +120,10 @@ final class PlanFields
     {
         $value = $this->values[$field] ?? $usual;
         if (!\is_bool($value)) {
-            $this->problem(\sprintf('"%s" is true or false, not %s.', $field, self::shown($value)), $field);
+            $this->problem(
+                t('"{field}" is true or false, not {value}.', field: $field, value: self::shown($value)),
+                $field,
+            );
 
             return $usual;
         }
@@ -133,15 +144,10 @@ final class PlanFields
         $case = \is_string($value) ? $usual::tryFrom($value) : null;
         if (null === $case) {
             $this->problem(
-                \sprintf(
-                    '%s is %s, not %s.',
-                    $what,
-                    implode(
-                        ' or ',
-                        array_map(static fn (\BackedEnum $case): string => (string) $case->value, $usual::cases()),
-                    ),
-                    self::shown($value),
-                ),
+                t('{what} is {cases}, not {value}.', what: $what, cases: implode(
+                    ' or ',
+                    array_map(static fn (\BackedEnum $case): string => (string) $case->value, $usual::cases()),
+                ), value: self::shown($value)),
                 $field,
             );
 
@@ -162,13 +168,18 @@ final class PlanFields
     {
         $list = $this->values[$field] ?? [];
         if (!\is_array($list) || !array_is_list($list)) {
-            $this->problem(\sprintf('%s are a list.', $what), $field);
+            $this->problem(t('{what} are a list.', what: $what), $field);
 
             return [];
         }
         if (\count($list) > $most) {
             $this->problem(
-                \sprintf('%s: %s are too many; at most %d are read.', $what, number_format(\count($list)), $most),
+                t(
+                    '{what}: {count} are too many; at most {most} are read.',
+                    what: $what,
+                    count: number_format(\count($list)),
+                    most: $most,
+                ),
                 $field,
             );
         }
@@ -187,7 +198,10 @@ final class PlanFields
     public function child(mixed $values, string $field, string $where): ?self
     {
         if (!\is_array($values) || ([] !== $values && array_is_list($values))) {
-            $this->problem(\sprintf('%s is an object with fields, not %s.', $where, self::shown($values)), $field);
+            $this->problem(
+                t('{where} is an object with fields, not {values}.', where: $where, values: self::shown($values)),
+                $field,
+            );
 
             return null;
         }
@@ -209,7 +223,7 @@ final class PlanFields
             \is_float($value) => (string) $value,
             \is_bool($value) => $value ? 'true' : 'false',
             \is_string($value) => '"'.mb_strimwidth($value, 0, 40, '…').'"',
-            default => 'a list or an object',
+            default => t('a list or an object'),
         };
     }
 }

@@ -25,6 +25,8 @@ use Periplus\Core\Session\Drill\RoundStance;
 use Periplus\Core\Session\Drills\DrillRegistry;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Reads a written plan (docs/formats/session.md). It does not stop at the first mistake: every problem has its place,
  * and everything that makes sense is in the plan.
@@ -67,21 +69,21 @@ final class PlanReader
         $this->checked = [];
         $this->cues = 0;
         $isObject = \is_array($written) && ([] === $written || !array_is_list($written));
-        $fields = new PlanFields($isObject ? $written : [], '', 'The plan');
+        $fields = new PlanFields($isObject ? $written : [], '', t('The plan'));
         if (!$isObject) {
-            $fields->problem('A plan is a JSON object with "blocks".');
+            $fields->problem(t('A plan is a JSON object with "blocks".'));
         }
         $rules = $this->rules ?? BuiltInHouseRules::all();
         $numberings = $this->numberings ?? Numbering::builtIn();
         $head = new SessionPlan(
-            $fields->text('name', 'The name', 120),
-            $fields->optional('minutes', 'The length in minutes', 1, SessionPlan::MAX_SECONDS / 60),
+            $fields->text('name', t('The name'), 120),
+            $fields->optional('minutes', t('The length in minutes'), 1, SessionPlan::MAX_SECONDS / 60),
             self::named($fields, 'rules', $rules, 'all-limbs'),
-            $fields->choice('group', 'The group', Group::Open),
-            $fields->choice('medium', 'The medium', Medium::Shadow),
-            $fields->whole('level', 'The level', 1, 3, 2),
-            $fields->number('tempo', 'The tempo', CheckOptions::FASTEST, CheckOptions::SLOWEST, 1.0),
-            $fields->whole('seed', 'The seed', 0, 2_147_483_647, 1),
+            $fields->choice('group', t('The group'), Group::Open),
+            $fields->choice('medium', t('The medium'), Medium::Shadow),
+            $fields->whole('level', t('The level'), 1, 3, 2),
+            $fields->number('tempo', t('The tempo'), CheckOptions::FASTEST, CheckOptions::SLOWEST, 1.0),
+            $fields->whole('seed', t('The seed'), 0, 2_147_483_647, 1),
             self::named($fields, 'numbering', $numberings, 'parity'),
             self::tracks($fields),
             [],
@@ -90,7 +92,7 @@ final class PlanReader
         $rounds = 0;
         $writtenBlocks = $fields->each(
             'blocks',
-            'Blocks',
+            t('Blocks'),
             self::MAX_BLOCKS,
             static fn (int $index): string => 'Block '.($index + 1),
         );
@@ -98,7 +100,7 @@ final class PlanReader
             $blocks[] = $this->block($block, $head, $rounds);
         }
         if ([] === $blocks && $isObject) {
-            $fields->problem('There is no block yet. Add rounds, or a warm-up.', 'blocks', false);
+            $fields->problem(t('There is no block yet. Add rounds, or a warm-up.'), 'blocks', false);
         }
         $plan = new SessionPlan(
             $head->name,
@@ -116,20 +118,20 @@ final class PlanReader
         $seconds = self::seconds($plan);
         if ($seconds > SessionPlan::MAX_SECONDS) {
             $fields->problem(
-                \sprintf(
-                    'The session lasts %s; at most %d h can be run. Take rounds out.',
-                    self::time($seconds),
-                    SessionPlan::MAX_SECONDS / 3600,
+                t(
+                    'The session lasts {time}; at most {maxSeconds} h can be run. Take rounds out.',
+                    time: self::time($seconds),
+                    maxSeconds: SessionPlan::MAX_SECONDS / 3600,
                 ),
                 'blocks',
             );
         } elseif (null !== $plan->minutes && $seconds > 60 * $plan->minutes) {
             $fields->problem(
-                \sprintf(
-                    'The session comes to %s and has %d min: %s too long.',
-                    self::time($seconds),
-                    $plan->minutes,
-                    self::time($seconds - 60 * $plan->minutes),
+                t(
+                    'The session comes to {time} and has {minutes} min: {time2} too long.',
+                    time: self::time($seconds),
+                    minutes: $plan->minutes,
+                    time2: self::time($seconds - 60 * $plan->minutes),
                 ),
                 'minutes',
                 false,
@@ -208,13 +210,13 @@ final class PlanReader
     /** @param int $rounds that came before, repeats counted; counted on */
     private function block(PlanFields $fields, SessionPlan $plan, int &$rounds): Block
     {
-        $kind = $fields->choice('kind', 'The kind of a block', BlockKind::Rounds);
-        $name = $fields->text('name', 'The name of a block', 80);
+        $kind = $fields->choice('kind', t('The kind of a block'), BlockKind::Rounds);
+        $name = $fields->text('name', t('The name of a block'), 80);
         $name = '' === trim($name) ? $kind->title() : trim($name);
         $read = [];
         $writtenRounds = $fields->each(
             'rounds',
-            'Rounds',
+            t('Rounds'),
             SessionPlan::MAX_ROUNDS,
             static fn (int $index): string => $name.', round '.($index + 1),
         );
@@ -222,10 +224,10 @@ final class PlanReader
             $done = $this->round($round, $plan);
             if (null !== $done && $rounds + $done->times > SessionPlan::MAX_ROUNDS) {
                 $round->problem(
-                    \sprintf(
-                        'With this there are %s rounds; at most %d fit a session. Do it fewer times.',
-                        number_format($rounds + $done->times),
-                        SessionPlan::MAX_ROUNDS,
+                    t(
+                        'With this there are {rounds} rounds; at most {maxRounds} fit a session. Do it fewer times.',
+                        rounds: number_format($rounds + $done->times),
+                        maxRounds: SessionPlan::MAX_ROUNDS,
                     ),
                     'times',
                 );
@@ -236,7 +238,7 @@ final class PlanReader
         }
         if ([] === $read && [] === (array) $fields->raw('rounds')) {
             $fields->problem(
-                \sprintf('"%s" has no round yet. Add one, or take the block out.', $name),
+                t('"{name}" has no round yet. Add one, or take the block out.', name: $name),
                 'rounds',
                 false,
             );
@@ -247,7 +249,7 @@ final class PlanReader
             $kind,
             $name,
             $read,
-            $fields->whole('changeover', 'The changeover', 0, 1800, 0),
+            $fields->whole('changeover', t('The changeover'), 0, 1800, 0),
         );
     }
 
@@ -257,11 +259,11 @@ final class PlanReader
         $cues = CueCount::estimate($round, $plan);
         if ($this->cues + $cues > SessionPlan::MAX_CUES) {
             $fields->problem(
-                \sprintf(
-                    'With this round the session has about %s calls and signs; at most %s can be run. Call less '
-                        .'often, or do it fewer times.',
-                    number_format($this->cues + $cues),
-                    number_format(SessionPlan::MAX_CUES),
+                t(
+                    'With this round the session has about {cues} calls and signs; at most {maxCues} can be run. '
+                        .'Call less often, or do it fewer times.',
+                    cues: number_format($this->cues + $cues),
+                    maxCues: number_format(SessionPlan::MAX_CUES),
                 ),
                 'sets',
             );
@@ -275,59 +277,63 @@ final class PlanReader
 
     private function round(PlanFields $fields, SessionPlan $plan): ?Round
     {
-        $medium = $fields->has('medium') ? $fields->choice('medium', 'The medium', $plan->medium) : $plan->medium;
-        $stance = $fields->choice('stance', 'The stance', RoundStance::Own);
+        $medium = $fields->has('medium') ? $fields->choice('medium', t('The medium'), $plan->medium) : $plan->medium;
+        $stance = $fields->choice('stance', t('The stance'), RoundStance::Own);
         $sets = $fields->each(
             'sets',
-            'Sets',
+            t('Sets'),
             self::MAX_SETS,
             static fn (int $index): string => $fields->where.', set '.($index + 1),
         );
         $seconds =
-            $fields->optional('seconds', 'The work of a round in seconds', 5, self::MAX_ROUND_SECONDS)
+            $fields->optional('seconds', t('The work of a round in seconds'), 5, self::MAX_ROUND_SECONDS)
             ?? self::sum($sets);
         if (null === $seconds) {
             $fields->problem(
-                'It is not said how long this round is. Give it seconds, or give them to each of its sets.',
+                t('It is not said how long this round is. Give it seconds, or give them to each of its sets.'),
                 'seconds',
             );
 
             return null;
         }
-        $rest = $fields->whole('rest', 'The rest in seconds', 0, 1800, 0);
+        $rest = $fields->whole('rest', t('The rest in seconds'), 0, 1800, 0);
         $times = $fields->raw('times');
         $times =
             \is_int($times) && $times > SessionPlan::MAX_ROUNDS
                 ? $times
-                : $fields->whole('times', 'How many times a round is done', 1, SessionPlan::MAX_ROUNDS, 1);
+                : $fields->whole('times', t('How many times a round is done'), 1, SessionPlan::MAX_ROUNDS, 1);
         if (null !== $plan->minutes && $seconds > 60 * $plan->minutes) {
             $fields->problem(
-                \sprintf('This round lasts %s, and the session has %d min.', self::time($seconds), $plan->minutes),
+                t(
+                    'This round lasts {time}, and the session has {minutes} min.',
+                    time: self::time($seconds),
+                    minutes: $plan->minutes,
+                ),
                 'seconds',
                 false,
             );
         }
         $tracks = $fields->each(
             'tracks',
-            'Tracks of a round',
+            t('Tracks of a round'),
             self::MAX_TRACKS,
             static fn (int $index): string => $fields->where.', track '.($index + 1),
         );
         if ([] === $sets && [] === $tracks) {
-            $fields->problem('This round has no set yet. Drop a combination in, or choose a drill.', 'sets', false);
+            $fields->problem(t('This round has no set yet. Drop a combination in, or choose a drill.'), 'sets', false);
         }
         $everybody = new Lane([[0, $seconds]], $this->sets($sets, $fields, $seconds, $plan, $medium, $stance, null));
         $lanes = [];
         foreach ($tracks as $index => $track) {
             $number = $track->whole(
                 'track',
-                'The track, counted from 0,',
+                t('The track, counted from 0,'),
                 0,
                 max(0, \count($plan->tracks) - 1),
                 $index,
             );
             if (!isset($plan->tracks[$number])) {
-                $track->problem('The plan has no such track. Name its tracks first.', 'track');
+                $track->problem(t('The plan has no such track. Name its tracks first.'), 'track');
                 continue;
             }
             $lanes[$number] = $this->lane($track, $plan, $seconds, $rest, $medium, $stance, $number, $everybody, $sets);
@@ -366,42 +372,45 @@ final class PlanReader
         $pattern = $fields->raw('pattern') ?? [];
         $windows = $everybody->windows;
         if (\is_array($pattern) && \count($pattern) > self::MAX_PATTERN) {
-            $fields->problem(\sprintf('A pattern has at most %d lengths.', self::MAX_PATTERN), 'pattern');
+            $fields->problem(
+                t('A pattern has at most {maxPattern} lengths.', maxPattern: self::MAX_PATTERN),
+                'pattern',
+            );
         } elseif (
             !\is_array($pattern)
             || !array_is_list($pattern)
-            || []
-                !== array_filter(
+            || [] !==
+                array_filter(
                     $pattern,
                     static fn (mixed $length): bool => !\is_int($length)
                         || $length < 0
                         || $length > self::MAX_ROUND_SECONDS,
                 )
         ) {
-            $fields->problem('A pattern is a list of seconds: work, rest, work, rest.', 'pattern');
+            $fields->problem(t('A pattern is a list of seconds: work, rest, work, rest.'), 'pattern');
         } elseif ([] !== $pattern) {
             /** @var list<int> $pattern */
             $sum = array_sum($pattern);
             $cycle = $seconds + $rest;
             if ($sum < 1 || 0 !== $cycle % $sum) {
                 $fields->problem(
-                    \sprintf(
-                        'The pattern %s of %s is %d s long and does not fill the cycle of %d s. Take one of which '
-                            .'the cycle is a whole number of times.',
-                        implode('/', $pattern),
-                        $name,
-                        $sum,
-                        $cycle,
+                    t(
+                        'The pattern {pattern} of {name} is {sum} s long and does not fill the cycle of {cycle} s. '
+                            .'Take one of which the cycle is a whole number of times.',
+                        pattern: implode('/', $pattern),
+                        name: $name,
+                        sum: $sum,
+                        cycle: $cycle,
                     ),
                     'pattern',
                 );
             } elseif (\count($pattern) * intdiv($cycle, $sum) > 2 * self::MAX_WINDOWS) {
                 $fields->problem(
-                    \sprintf(
-                        'The pattern %s of %s comes %s times in a round. Make it longer.',
-                        implode('/', $pattern),
-                        $name,
-                        number_format(intdiv($cycle, $sum)),
+                    t(
+                        'The pattern {pattern} of {name} comes {cycle} times in a round. Make it longer.',
+                        pattern: implode('/', $pattern),
+                        name: $name,
+                        cycle: number_format(intdiv($cycle, $sum)),
                     ),
                     'pattern',
                 );
@@ -412,7 +421,7 @@ final class PlanReader
         $lane = new Lane($windows, []);
         $own = $fields->each(
             'sets',
-            'Sets',
+            t('Sets'),
             self::MAX_SETS,
             static fn (int $index): string => $fields->where.', set '.($index + 1),
         );
@@ -477,7 +486,7 @@ final class PlanReader
         $given = array_map(
             static fn (PlanFields $set): ?int => $set->optional(
                 'seconds',
-                'The seconds of a set',
+                t('The seconds of a set'),
                 5,
                 self::MAX_ROUND_SECONDS,
             ),
@@ -488,11 +497,11 @@ final class PlanReader
         $left = $work - $sum;
         if ([] !== $given && ($left < 0 || ($left > 0 && 0 === $open))) {
             $round->problem(
-                \sprintf(
-                    'The sets last %d s together, and there are %d s of work. Make them fit, or leave the seconds of '
-                        .'one open.',
-                    $sum,
-                    $work,
+                t(
+                    'The sets last {sum} s together, and there are {work} s of work. Make them fit, or leave the '
+                        .'seconds of one open.',
+                    sum: $sum,
+                    work: $work,
                 ),
                 'sets',
                 false,
@@ -510,7 +519,7 @@ final class PlanReader
             }
             $seconds = min($seconds, max(0, $work - $offset));
             if ($seconds < 1) {
-                $set->problem('No time is left for this set.', 'seconds');
+                $set->problem(t('No time is left for this set.'), 'seconds');
                 continue;
             }
             $offset += $seconds;
@@ -531,14 +540,14 @@ final class PlanReader
         RoundStance $stance,
         ?int $track,
     ): ?Set {
-        $id = $fields->text('drill', 'The drill', 40, 'repeat');
+        $id = $fields->text('drill', t('The drill'), 40, 'repeat');
         $drill = DrillRegistry::named($id);
         if (null === $drill) {
             $fields->problem(
-                \sprintf(
-                    'There is no drill "%s"; there is %s.',
-                    mb_strimwidth($id, 0, 40, '…'),
-                    implode(', ', array_keys(DrillRegistry::all())),
+                t(
+                    'There is no drill "{id}"; there is {all}.',
+                    id: mb_strimwidth($id, 0, 40, '…'),
+                    all: implode(', ', array_keys(DrillRegistry::all())),
                 ),
                 'drill',
             );
@@ -564,17 +573,16 @@ final class PlanReader
             }
             $fields->problem(
                 $isEmpty
-                    ? \sprintf(
-                        'This set is empty. "%s" asks for %s: drop one in, or type it.',
-                        $definition->title,
-                        $definition->asks(),
+                    ? t(
+                        'This set is empty. "{title}" asks for {asks}: drop one in, or type it.',
+                        title: $definition->title,
+                        asks: $definition->asks(),
                     )
-                    : \sprintf(
-                        '"%s" asks for %s; there %s %d.',
-                        $definition->title,
-                        $definition->asks(),
-                        1 === $count ? 'is' : 'are',
-                        $count,
+                    : t(
+                        '"{title}" asks for {asks}; {count, plural, one {there is #} other {there are #}}.',
+                        title: $definition->title,
+                        asks: $definition->asks(),
+                        count: $count,
                     ),
                 'combinations',
             );
@@ -614,7 +622,10 @@ final class PlanReader
     {
         $list = $fields->raw('combinations') ?? [];
         if (!\is_array($list) || !array_is_list($list) || \count($list) > self::MAX_SETS) {
-            $fields->problem(\sprintf('Combinations are a list of at most %d.', self::MAX_SETS), 'combinations');
+            $fields->problem(
+                t('Combinations are a list of at most {maxSets}.', maxSets: self::MAX_SETS),
+                'combinations',
+            );
 
             return [];
         }
@@ -641,26 +652,31 @@ final class PlanReader
             return null;
         }
         $text = $fields->text('chain', 'A chain', Reader::MAX_LENGTH);
-        $stance = $fields->choice('stance', 'The stance', Stance::Orthodox);
+        $stance = $fields->choice('stance', t('The stance'), Stance::Orthodox);
         $reading = $this->reader->read($text, $plan->numbering, $stance);
         if (null === $reading->chain) {
-            $fields->problem(\sprintf('"%s": %s', mb_strimwidth($text, 0, 60, '…'), $reading->problems[0]->message));
+            $fields->problem(
+                t('"{text}": {value}', text: mb_strimwidth($text, 0, 60, '…'), value: $reading->problems[0]->message),
+            );
 
             return null;
         }
         $inStance = new ChainInStance($reading->chain, $stance);
         $breaks = $this->breaks($text, $inStance, $plan->options($medium));
         if (null !== $breaks) {
-            $fields->problem(\sprintf('%s breaks. %s', mb_strimwidth($text, 0, 60, '…'), $breaks), stops: false);
+            $fields->problem(
+                t('{text} breaks. {breaks}', text: mb_strimwidth($text, 0, 60, '…'), breaks: $breaks),
+                stops: false,
+            );
         }
-        $name = $fields->text('name', 'The name', 120);
+        $name = $fields->text('name', t('The name'), 120);
 
         return new PlannedCombination(
             $text,
             $inStance,
             '' === $name ? null : $name,
-            $fields->optional('id', 'The number of a combination', 1, 2_147_483_647),
-            $fields->optional('version', 'The version of a combination', 1, 2_147_483_647),
+            $fields->optional('id', t('The number of a combination'), 1, 2_147_483_647),
+            $fields->optional('version', t('The version of a combination'), 1, 2_147_483_647),
         );
     }
 
@@ -684,7 +700,7 @@ final class PlanReader
         }
         $link = reset($links);
 
-        return false === $link ? 'Look at it on the bench.' : $result->timing->reason($link);
+        return false === $link ? t('Look at it on the bench.') : $result->timing->reason($link);
     }
 
     /** @return list<Track> */
@@ -692,12 +708,12 @@ final class PlanReader
     {
         return array_map(
             static fn (PlanFields $track): Track => new Track(
-                $track->text('name', 'The name of a track', 40, $track->where),
-                $track->whole('level', 'The level', 1, 3, 2),
+                $track->text('name', t('The name of a track'), 40, $track->where),
+                $track->whole('level', t('The level'), 1, 3, 2),
             ),
             $fields->each(
                 'tracks',
-                'Tracks',
+                t('Tracks'),
                 self::MAX_TRACKS,
                 static fn (int $index): string => 'Track '.($index + 1),
             ),
@@ -716,11 +732,11 @@ final class PlanReader
         $id = $fields->text($field, '"'.$field.'"', 40, $usual);
         if (!isset($all[$id])) {
             $fields->problem(
-                \sprintf(
-                    'There is no "%s" in "%s"; there is %s.',
-                    mb_strimwidth($id, 0, 40, '…'),
-                    $field,
-                    implode(', ', array_keys($all)),
+                t(
+                    'There is no "{id}" in "{field}"; there is {all}.',
+                    id: mb_strimwidth($id, 0, 40, '…'),
+                    field: $field,
+                    all: implode(', ', array_keys($all)),
                 ),
                 $field,
             );

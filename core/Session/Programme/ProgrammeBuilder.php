@@ -22,6 +22,8 @@ use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Plan\Set;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /** Builds the programme of a plan: the same plan and seed always give the same cues. */
 final class ProgrammeBuilder
 {
@@ -83,7 +85,7 @@ final class ProgrammeBuilder
             }
         }
         if ([] !== $this->segments) {
-            $this->cues[] = new Cue($offsetMs, null, CueKind::End, 'End', new Place());
+            $this->cues[] = new Cue($offsetMs, null, CueKind::End, t('End'), new Place());
         }
         usort($this->cues, static fn (Cue $one, Cue $other): int => $one->atMs <=> $other->atMs);
 
@@ -110,7 +112,7 @@ final class ProgrammeBuilder
                 $announced = null === $next ? null : $this->amendments->round($next, $comes);
                 $title =
                     BlockKind::Rounds === $block->kind && $all > 1
-                        ? \sprintf('Round %d of %d', $count, $all)
+                        ? t('Round {count} of {all}', count: $count, all: $all)
                         : $block->name;
                 $here = new Place($number, $place, $repeat);
                 $offsetMs = $this->round(
@@ -199,10 +201,13 @@ final class ProgrammeBuilder
                     );
                 }
                 if (\count($this->cues) + \count($cues) > self::MAX_CUES) {
-                    throw new ProgrammeTooLarge(\sprintf(
-                        'This session has more than %s calls and signs. Take rounds out, or call less often.',
-                        number_format(self::MAX_CUES),
-                    ));
+                    throw new ProgrammeTooLarge(
+                        t(
+                            'This session has more than {maxCues} calls and signs. Take rounds out, or call less '
+                                .'often.',
+                            maxCues: number_format(self::MAX_CUES),
+                        ),
+                    );
                 }
                 foreach ($cues as $cue) {
                     $this->cues[] = self::cue($cue, $start + 1000 * $pieceFrom + $cue->atMs, $track, $here);
@@ -224,7 +229,7 @@ final class ProgrammeBuilder
                     $start + 1000 * $to - self::LAST_TEN,
                     $track,
                     CueKind::LastTen,
-                    'Last ten seconds',
+                    t('Last ten seconds'),
                     $place,
                 );
             }
@@ -241,7 +246,7 @@ final class ProgrammeBuilder
         }
         $offsetMs = $start + 1000 * $from;
         $this->segments[] = new Segment($offsetMs, $start + 1000 * $to, $track, SegmentKind::Rest, $place);
-        $this->cues[] = new Cue($offsetMs, $track, CueKind::Rest, \sprintf('Rest, %d s', $to - $from), $place);
+        $this->cues[] = new Cue($offsetMs, $track, CueKind::Rest, t('Rest, {to} s', to: $to - $from), $place);
         if (null === $next) {
             return;
         }

@@ -6,6 +6,8 @@ namespace Periplus\Core\Session\Run;
 
 use Periplus\Core\Session\Programme\Programme;
 
+use function Periplus\Core\Language\t;
+
 /** Applies the commands that only move the clock. They need the length of the programme and its waits only. */
 final readonly class ClockCommands
 {
@@ -58,13 +60,15 @@ final readonly class ClockCommands
 
     private function jump(RunState $state, RunCommand $command, int $now): RunChange
     {
-        $to = $command->toMs ?? throw new CommandRefused('Say where to jump.');
+        $to = $command->toMs ?? throw new CommandRefused(t('Say where to jump.'));
         if ($to < 0 || $to > $this->lengthMs) {
-            throw new CommandRefused(\sprintf(
-                'The session lasts %d s; %d s is not in it.',
-                intdiv($this->lengthMs, 1000),
-                intdiv($to, 1000),
-            ));
+            throw new CommandRefused(
+                t(
+                    'The session lasts {lengthMs} s; {to} s is not in it.',
+                    lengthMs: intdiv($this->lengthMs, 1000),
+                    to: intdiv($to, 1000),
+                ),
+            );
         }
 
         // Where the clock waits it waits again, but not before it has got there.

@@ -9,6 +9,8 @@ use Periplus\Core\Session\Programme\Place;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\Segment;
 
+use function Periplus\Core\Language\t;
+
 /** Applies a command, given the state and the programme. */
 final readonly class Commands
 {
@@ -45,7 +47,7 @@ final readonly class Commands
     private function longer(RunState $state, int $now): RunChange
     {
         if ($this->programme->lengthMs + self::LONGER_MS > self::MAX_LENGTH_MS) {
-            throw new CommandRefused('A session lasts twelve hours at most.');
+            throw new CommandRefused(t('A session lasts twelve hours at most.'));
         }
         $segment = $this->now($state, $now);
         $place = $segment->place;
@@ -69,10 +71,10 @@ final readonly class Commands
     {
         $place = $this->now($state, $now)->place;
         if (null === $place->round) {
-            throw new CommandRefused('Between two blocks there is no round that could be done once more.');
+            throw new CommandRefused(t('Between two blocks there is no round that could be done once more.'));
         }
         if ($this->programme->lengthMs + $this->length($place) > self::MAX_LENGTH_MS) {
-            throw new CommandRefused('A session lasts twelve hours at most.');
+            throw new CommandRefused(t('A session lasts twelve hours at most.'));
         }
 
         return new RunChange($state, $this->name($place), Amendment::again(self::round($place)));
@@ -80,10 +82,10 @@ final readonly class Commands
 
     private function swap(RunState $state, RunCommand $command, int $now): RunChange
     {
-        $with = $command->with ?? throw new CommandRefused('Say which combination comes in.');
+        $with = $command->with ?? throw new CommandRefused(t('Say which combination comes in.'));
         $segment = $this->now($state, $now, $command->track);
         if (null === $segment->set || !isset($segment->set->combinations[$command->combination])) {
-            throw new CommandRefused('What goes on now has no such combination. Swap it once its round has begun.');
+            throw new CommandRefused(t('What goes on now has no such combination. Swap it once its round has begun.'));
         }
 
         return new RunChange(
@@ -114,7 +116,7 @@ final readonly class Commands
                 return $segment;
             }
         }
-        throw new CommandRefused('The session is over. Go back to a round first.');
+        throw new CommandRefused(t('The session is over. Go back to a round first.'));
     }
 
     /** Returns the start of the round, in ms. */

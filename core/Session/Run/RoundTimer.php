@@ -6,6 +6,8 @@ namespace Periplus\Core\Session\Run;
 
 use Periplus\Core\Session\Drills\WeaponChoices;
 
+use function Periplus\Core\Language\t;
+
 /** Creates a plan of empty rounds and rests, for a coach who only needs the clock. */
 final readonly class RoundTimer
 {
@@ -18,11 +20,11 @@ final readonly class RoundTimer
     public static function plan(int $rounds, int $seconds, int $rest): array
     {
         return [
-            'name' => 'Round timer',
+            'name' => t('Round timer'),
             'blocks' => [
                 [
                     'kind' => 'rounds',
-                    'name' => 'Rounds',
+                    'name' => t('Rounds'),
                     'rounds' => [
                         [
                             'seconds' => $seconds,

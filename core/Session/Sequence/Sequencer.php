@@ -8,6 +8,8 @@ use Periplus\Core\Similarity\EditDistance;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Orders combinations so that each shares most with the one before (by the edit distance of the library) and levels do
  * not fall. Up to twelve of one level the order is exact, by dynamic programming over subsets (Held and Karp, "A
@@ -54,7 +56,10 @@ final class Sequencer
     {
         if (\count($stops) > self::MAX_COMBINATIONS) {
             throw new \DomainException(
-                \sprintf('At most %d combinations are put into an order at once.', self::MAX_COMBINATIONS),
+                t(
+                    'At most {maxCombinations} combinations are put into an order at once.',
+                    maxCombinations: self::MAX_COMBINATIONS,
+                ),
             );
         }
 

@@ -17,6 +17,8 @@ use Periplus\Core\Session\ReturnFire\Answer;
 use Periplus\Core\Session\ReturnFire\Defence;
 use Periplus\Core\Session\ReturnFire\ReturnFire;
 
+use function Periplus\Core\Language\t;
+
 /** Returns the opponent's answer to a chain, the defences and the counters, as a JSON-ready array. */
 final readonly class AnswerSerializer
 {
@@ -63,7 +65,7 @@ final readonly class AnswerSerializer
                         [
                             'at' => 0,
                             'length' => mb_strlen($text->text),
-                            'message' => 'Nothing of this chain lands, so there is nothing to answer.',
+                            'message' => t('Nothing of this chain lands, so there is nothing to answer.'),
                         ],
                     ]
                     : [],

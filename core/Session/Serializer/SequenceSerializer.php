@@ -15,6 +15,8 @@ use Periplus\Core\Session\Sequence\SharedPart;
 use Periplus\Core\Session\Sequence\Stop;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /** Orders chains and returns them as a JSON-ready array. */
 final readonly class SequenceSerializer
 {
@@ -40,11 +42,11 @@ final readonly class SequenceSerializer
             if (null === $reading->chain) {
                 $problems[] = [
                     'line' => $line,
-                    'message' => \sprintf(
-                        'Line %d, "%s": %s',
-                        $line,
-                        mb_strimwidth($row['text'], 0, 60, '…'),
-                        $reading->problems[0]->message,
+                    'message' => t(
+                        'Line {line}, "{text}": {value}',
+                        line: $line,
+                        text: mb_strimwidth($row['text'], 0, 60, '…'),
+                        value: $reading->problems[0]->message,
                     ),
                 ];
                 continue;
@@ -60,9 +62,9 @@ final readonly class SequenceSerializer
         if (\count($stops) > Sequencer::MAX_COMBINATIONS) {
             $problems[] = [
                 'line' => Sequencer::MAX_COMBINATIONS,
-                'message' => \sprintf(
-                    'At most %d combinations are put into an order at once.',
-                    Sequencer::MAX_COMBINATIONS,
+                'message' => t(
+                    'At most {maxCombinations} combinations are put into an order at once.',
+                    maxCombinations: Sequencer::MAX_COMBINATIONS,
                 ),
             ];
         }

@@ -28,6 +28,8 @@ use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warnings\WarningRegistry;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Reads a written plan and returns everything that follows from it as a JSON-ready array; docs/formats/session.md
  * describes every key.
@@ -62,7 +64,7 @@ final readonly class SessionSerializer
                 $work = $programme->workMs($track);
 
                 return [
-                    'name' => null === $track ? 'Everybody' : $programme->plan->tracks[$track]->name,
+                    'name' => null === $track ? t('Everybody') : $programme->plan->tracks[$track]->name,
                     'level' => $programme->plan->level($track),
                     'workMs' => $work,
                     'restMs' => $programme->lengthMs - $work,

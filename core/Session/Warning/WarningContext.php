@@ -9,6 +9,8 @@ use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Technique\Stance;
 
+use function Periplus\Core\Language\t;
+
 /** The input of a warning: the plan, its programme, and the loads of athletes of both stances. */
 final readonly class WarningContext
 {
@@ -25,24 +27,26 @@ final readonly class WarningContext
     /** Returns the athletes as named in a sentence: "southpaw athletes", "southpaw athletes of Level 1". */
     public function who(?int $track, Stance $stance): string
     {
-        return $stance->value.' athletes'.(null === $track ? '' : ' of '.$this->plan->tracks[$track]->name);
+        return null === $track
+            ? t('{stance} athletes', stance: $stance->value)
+            : t('{stance} athletes of {track}', stance: $stance->value, track: $this->plan->tracks[$track]->name);
     }
 
     /**
      * Returns one sentence for those whose number is above the threshold; both stances together where it is the same.
      *
      * @param \Closure(Load): float $number
-     * @param string $what with a place for the number: "%s strikes to the head of a partner"
+     * @param \Closure(float): string $what the number in words: "120 strikes to the head of a partner"
      *
      * @return list<string>
      */
-    public function above(WarningDefinition $warning, \Closure $number, string $what): array
+    public function above(WarningDefinition $warning, \Closure $number, \Closure $what): array
     {
         $found = [];
         foreach ($this->loads as [$track, $stance, $load]) {
             $is = $number($load);
             if ($is > $this->threshold($warning)) {
-                $found[\sprintf($what, number_format(round($is)))][$track ?? -1][] = $stance;
+                $found[$what(round($is))][$track ?? -1][] = $stance;
             }
         }
         $sentences = [];
@@ -51,13 +55,15 @@ final readonly class WarningContext
                 $of = $track < 0 ? null : $track;
                 $who =
                     2 === \count($stances)
-                        ? 'each athlete'.(null === $of ? '' : ' of '.$this->plan->tracks[$of]->name)
+                        ? (null === $of
+                            ? t('each athlete')
+                            : t('each athlete of {track}', track: $this->plan->tracks[$of]->name))
                         : $this->who($of, $stances[0]);
-                $sentences[] = \sprintf(
-                    '%s for %s; this gym says at most %s.',
-                    ucfirst($sentence),
-                    $who,
-                    number_format((float) $this->threshold($warning)),
+                $sentences[] = t(
+                    '{sentence} for {who}; this gym says at most {threshold}.',
+                    sentence: ucfirst($sentence),
+                    who: $who,
+                    threshold: number_format((float) $this->threshold($warning)),
                 );
             }
         }

@@ -14,6 +14,8 @@ use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
 
+use function Periplus\Core\Language\t;
+
 /** Little rest for the work. */
 final readonly class LittleRest implements Warning
 {
@@ -21,10 +23,10 @@ final readonly class LittleRest implements Warning
     {
         return new WarningDefinition(
             'little-rest',
-            'Little rest',
-            'Between rounds the breath has to come back, or technique falls apart and that is what is practised.',
-            'Rest 60 s between rounds',
-            new RuleThreshold(15, 0, 100, '% of the time of rounds in rest', 'below'),
+            t('Little rest'),
+            t('Between rounds the breath has to come back, or technique falls apart and that is what is practised.'),
+            t('Rest 60 s between rounds'),
+            new RuleThreshold(15, 0, 100, t('% of the time of rounds in rest'), 'below'),
             50,
         );
     }
@@ -48,12 +50,12 @@ final readonly class LittleRest implements Warning
                 }
                 $share = (100 * $ms['rest']) / max(1, array_sum($ms));
                 if ($share < $context->threshold($this->definition())) {
-                    $sentences[] = \sprintf(
-                        '%s%s: %s of rest for %s of work.',
-                        $block->name,
-                        null === $track ? '' : ', '.$context->plan->tracks[$track]->name,
-                        PlanReader::time(intdiv($ms['rest'], 1000)),
-                        PlanReader::time(intdiv($ms['work'], 1000)),
+                    $sentences[] = t(
+                        '{block}{track}: {rest} of rest for {work} of work.',
+                        block: $block->name,
+                        track: null === $track ? '' : ', '.$context->plan->tracks[$track]->name,
+                        rest: PlanReader::time(intdiv($ms['rest'], 1000)),
+                        work: PlanReader::time(intdiv($ms['work'], 1000)),
                     );
                 }
             }

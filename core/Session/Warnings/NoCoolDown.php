@@ -12,6 +12,8 @@ use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
 
+use function Periplus\Core\Language\t;
+
 /** No cool-down in a session that is long enough for one. */
 final readonly class NoCoolDown implements Warning
 {
@@ -19,10 +21,10 @@ final readonly class NoCoolDown implements Warning
     {
         return new WarningDefinition(
             'no-cool-down',
-            'No cool-down',
-            'Bringing pulse and breath down keeps athletes from leaving dizzy and stiff.',
-            'Put a cool-down after',
-            new RuleThreshold(20, 0, 360, 'minutes of session', 'from'),
+            t('No cool-down'),
+            t('Bringing pulse and breath down keeps athletes from leaving dizzy and stiff.'),
+            t('Put a cool-down after'),
+            new RuleThreshold(20, 0, 360, t('minutes of session'), 'from'),
             70,
         );
     }
@@ -41,7 +43,7 @@ final readonly class NoCoolDown implements Warning
             || 0.0 === (float) $context->programme->lengthMs
             || $minutes < $context->threshold($this->definition())
             ? []
-            : [\sprintf('%d minutes end without a cool-down.', round($minutes))];
+            : [t('{minutes} minutes end without a cool-down.', minutes: round($minutes))];
     }
 
     public function fix(WrittenPlan $plan): WrittenPlan

@@ -12,6 +12,8 @@ use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
 
+use function Periplus\Core\Language\t;
+
 /** No warm-up in a session that is long enough for one. */
 final readonly class NoWarmUp implements Warning
 {
@@ -19,10 +21,10 @@ final readonly class NoWarmUp implements Warning
     {
         return new WarningDefinition(
             'no-warm-up',
-            'No warm-up',
-            'Cold muscles and joints are hurt more easily, and the first round is wasted on warming.',
-            'Put a warm-up before',
-            new RuleThreshold(20, 0, 360, 'minutes of session', 'from'),
+            t('No warm-up'),
+            t('Cold muscles and joints are hurt more easily, and the first round is wasted on warming.'),
+            t('Put a warm-up before'),
+            new RuleThreshold(20, 0, 360, t('minutes of session'), 'from'),
             60,
         );
     }
@@ -41,7 +43,7 @@ final readonly class NoWarmUp implements Warning
             || 0.0 === (float) $context->programme->lengthMs
             || $minutes < $context->threshold($this->definition())
             ? []
-            : [\sprintf('%d minutes begin without a warm-up.', round($minutes))];
+            : [t('{minutes} minutes begin without a warm-up.', minutes: round($minutes))];
     }
 
     public function fix(WrittenPlan $plan): WrittenPlan

@@ -12,6 +12,8 @@ use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
 
+use function Periplus\Core\Language\t;
+
 /** One side of the body carries most of the strikes. */
 final readonly class OneSided implements Warning
 {
@@ -19,11 +21,11 @@ final readonly class OneSided implements Warning
     {
         return new WarningDefinition(
             'one-sided-session',
-            'One side carries it',
-            'Shoulders, hips and shins of one side do most of the work; over weeks that is where it begins to hurt, '
-                .'and the other side stays behind.',
-            'Add a round in the other stance',
-            new RuleThreshold(65, 50, 100, '% of the strikes on one side', 'above'),
+            t('One side carries it'),
+            t('Shoulders, hips and shins of one side do most of the work; over weeks that is where it begins to hurt, '
+                .'and the other side stays behind.'),
+            t('Add a round in the other stance'),
+            new RuleThreshold(65, 50, 100, t('% of the strikes on one side'), 'above'),
             10,
         );
     }
@@ -35,13 +37,13 @@ final readonly class OneSided implements Warning
             $share = 100 * $load->heavierShare();
             if ($share > $context->threshold($this->definition())) {
                 $side = $load->bySide['left'] > $load->bySide['right'] ? 'left' : 'right';
-                $sentences[] = \sprintf(
-                    'The %s side of %s throws %d %% of the strikes (%d left, %d right).',
-                    $side,
-                    $context->who($track, $stance),
-                    round($share),
-                    round($load->bySide['left']),
-                    round($load->bySide['right']),
+                $sentences[] = t(
+                    'The {side} side of {who} throws {share} % of the strikes ({left} left, {right} right).',
+                    side: $side,
+                    who: $context->who($track, $stance),
+                    share: round($share),
+                    left: round($load->bySide['left']),
+                    right: round($load->bySide['right']),
                 );
             }
         }

@@ -12,6 +12,8 @@ use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
 
+use function Periplus\Core\Language\t;
+
 /** Many strikes to the head of a partner. */
 final readonly class PartnerHead implements Warning
 {
@@ -19,11 +21,11 @@ final readonly class PartnerHead implements Warning
     {
         return new WarningDefinition(
             'partner-head',
-            'Heads in partner drills',
-            'Head contact adds up over a week. Keep it light and short; the sport body’s rules and the physician '
-                .'decide what is allowed.',
-            'Move these rounds to pads',
-            new RuleThreshold(60, 0, 2000, 'strikes to the head of a partner', 'above'),
+            t('Heads in partner drills'),
+            t('Head contact adds up over a week. Keep it light and short; the sport body’s rules and the physician '
+                .'decide what is allowed.'),
+            t('Move these rounds to pads'),
+            new RuleThreshold(60, 0, 2000, t('strikes to the head of a partner'), 'above'),
             40,
         );
     }
@@ -33,7 +35,10 @@ final readonly class PartnerHead implements Warning
         return $context->above(
             $this->definition(),
             static fn (Load $load): float => $load->partnerHead,
-            '%s strikes to the head of a partner',
+            static fn (float $count): string => t(
+                '{count, plural, one {# strike} other {# strikes}} to the head of a partner',
+                count: $count,
+            ),
         );
     }
 

@@ -12,6 +12,8 @@ use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
 
+use function Periplus\Core\Language\t;
+
 /** Many kicks with the same shin. */
 final readonly class ShinLoad implements Warning
 {
@@ -19,11 +21,11 @@ final readonly class ShinLoad implements Warning
     {
         return new WarningDefinition(
             'shin-load',
-            'Kicks on one shin',
-            'So many kicks with one shin against a bag or a partner bruise it; pads are softer, and the count comes '
-                .'down over the week.',
-            'Move the kicks to pads',
-            new RuleThreshold(120, 10, 2000, 'kicks with one shin', 'above'),
+            t('Kicks on one shin'),
+            t('So many kicks with one shin against a bag or a partner bruise it; pads are softer, and the count comes '
+                .'down over the week.'),
+            t('Move the kicks to pads'),
+            new RuleThreshold(120, 10, 2000, t('kicks with one shin'), 'above'),
             20,
         );
     }
@@ -33,7 +35,10 @@ final readonly class ShinLoad implements Warning
         return $context->above(
             $this->definition(),
             static fn (Load $load): float => max($load->shins),
-            '%s kicks with one shin',
+            static fn (float $count): string => t(
+                '{count, plural, one {# kick} other {# kicks}} with one shin',
+                count: $count,
+            ),
         );
     }
 

@@ -12,6 +12,8 @@ use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
 
+use function Periplus\Core\Language\t;
+
 /** Many uppercuts on a hanging bag. */
 final readonly class UppercutsOnBag implements Warning
 {
@@ -19,11 +21,11 @@ final readonly class UppercutsOnBag implements Warning
     {
         return new WarningDefinition(
             'uppercuts-on-bag',
-            'Uppercuts on the bag',
-            'An uppercut on a hanging bag can roll the wrist. Wrapped, short, and not too many; who feels it asks a '
-                .'physician.',
-            'Halve them: do every second round with uppercuts on pads',
-            new RuleThreshold(40, 0, 1000, 'uppercuts on a bag', 'above'),
+            t('Uppercuts on the bag'),
+            t('An uppercut on a hanging bag can roll the wrist. Wrapped, short, and not too many; who feels it asks a '
+                .'physician.'),
+            t('Halve them: do every second round with uppercuts on pads'),
+            new RuleThreshold(40, 0, 1000, t('uppercuts on a bag'), t('above')),
             30,
         );
     }
@@ -33,7 +35,10 @@ final readonly class UppercutsOnBag implements Warning
         return $context->above(
             $this->definition(),
             static fn (Load $load): float => $load->uppercutsOnBag,
-            '%s uppercuts on the bag',
+            static fn (float $count): string => t(
+                '{count, plural, one {# uppercut} other {# uppercuts}} on the bag',
+                count: $count,
+            ),
         );
     }
 

@@ -63,7 +63,7 @@ final class SearchReaderTest extends TestCase
     #[TestWith(['not drilled', ['was never drilled']])]
     #[TestWith(['drilled never', ['was never drilled']])]
     #[TestWith(['drilled 2 weeks level 2', ['was drilled in the last 14 days', 'is of level 2']])]
-    #[TestWith(['drilled in the last 1 day', ['was drilled in the last 1 day']])]
+    #[TestWith(['drilled in the last 1 day', ['was drilled in the last day']])]
     #[TestWith(['not drilled for 30 days, starts 1', ['was not drilled in the last 30 days', 'starts with a jab']])]
     #[TestWith(['starts with jab', ['starts with a jab']])]
     #[TestWith(['begins with a jab and ends with a kick', ['starts with a jab', 'ends with a kick']])]
