@@ -66,7 +66,7 @@ final class Invitations extends ServiceEntityRepository
     public function reset(User $user, User $maker): NewLink
     {
         if (!$user->isActive()) {
-            throw new Conflict('blocked', t('{user} may not sign in. Let them in again first.', user: $user->name()));
+            throw new Conflict('blocked', t('{user} is blocked. Unblock the account first.', user: $user->name()));
         }
         $this->endOf($user, InvitationEnding::Replaced);
         $this->audit->add(
@@ -94,7 +94,7 @@ final class Invitations extends ServiceEntityRepository
         $this->audit->add(
             null,
             'coach.reset',
-            t('Somebody at the gym’s machine made a link for a new password of {user}', user: $user->name()),
+            t('Somebody made a link on the gym’s server for a new password of {user}', user: $user->name()),
             'coaches/'.$user->id(),
         );
 
@@ -118,7 +118,7 @@ final class Invitations extends ServiceEntityRepository
     public function withdraw(int $id, User $by): void
     {
         if (0 === $this->end('i.id = :which', $id, InvitationEnding::Withdrawn)) {
-            throw new NotFound(t('This link is not open any more: it was used, withdrawn or is too old.'));
+            throw new NotFound(t('This link is no longer valid: it was used, withdrawn or is too old.'));
         }
         $this->audit->add($by->id(), 'coach.withdrawn', t('withdrew a link'));
     }
@@ -290,8 +290,10 @@ final class Invitations extends ServiceEntityRepository
     {
         return new Conflict(
             'email-taken',
-            t('There is an account with this e-mail address already. Sign in with it, or ask the head coach for a link '
-                .'that sets its password anew.'),
+            t(
+                'There is already an account with this e-mail address. Sign in with it, or ask the head coach for a '
+                    .'link to set a new password.',
+            ),
         );
     }
 }

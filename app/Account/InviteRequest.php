@@ -13,7 +13,7 @@ final readonly class InviteRequest
         #[Assert\Choice(callback: [GymRole::class, 'words'], message: 'A role is one of {{ choices }}.')]
         public string $role = 'coach',
         /** A note on whom the link is for, to tell links apart. */
-        #[Assert\Length(max: 80, maxMessage: 'Say for whom in at most {{ limit }} characters.')]
+        #[Assert\Length(max: 80, maxMessage: 'Say who it is for in at most {{ limit }} characters.')]
         public string $meantFor = '',
     ) {
     }

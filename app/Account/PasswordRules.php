@@ -60,12 +60,13 @@ final readonly class PasswordRules
                 maxLength: self::MAX_LENGTH,
             ),
             mb_strlen($rest) < self::MIN_LENGTH - 4 && $rest !== $plain => t(
-                'A password that is made of your own name or address is the first that is tried. Choose another.',
+                'A password made of your own name or address is easy to guess. Choose another.',
             ),
             1 === preg_match('/^(.{1,4}?)\1+$/us', $letters),
             self::isRow($letters),
-            \in_array($letters, self::worst(), true) => t('This password is among the first that are tried. Choose '
-                .'another, such as four words that have nothing to do with each other.'),
+            \in_array($letters, self::worst(), true) => t(
+                'This password is among the most common. Choose another, such as four unrelated words.',
+            ),
             default => null,
         };
     }

@@ -53,6 +53,6 @@ final readonly class RequestToken
 
     private function anonymous(): string
     {
-        return hash_hmac('sha256', t('whoever is not signed in'), $this->secret);
+        return hash_hmac('sha256', 'anonymous visitors', $this->secret);
     }
 }

@@ -53,7 +53,7 @@ final readonly class SignInAnswers implements SuccessHandler, FailureHandler
     {
         if ($exception instanceof TooManyLoginAttemptsAuthenticationException) {
             // One row for a period, not one for each attempt.
-            $this->audit->addOnce('sign-in.held-back', t('Tries to sign in were held back: there were too many'), 600);
+            $this->audit->addOnce('sign-in.held-back', t('Attempts to sign in were refused: there were too many'), 600);
 
             return ProblemResponse::of(429, 'too-many-tries', t('Too many tries. Wait a minute, then sign in again.'));
         }

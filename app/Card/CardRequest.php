@@ -21,10 +21,10 @@ final readonly class CardRequest
         #[Assert\Count(
             min: 1,
             max: self::MAX_COMBINATIONS,
-            minMessage: 'Choose a combination at least.',
+            minMessage: 'Choose at least one combination.',
             maxMessage: 'At most {{ limit }} combinations on a card.',
         )]
-        #[Assert\All([new Assert\Type('int', message: 'A combination is told by its number in the library.')])]
+        #[Assert\All([new Assert\Type('int', message: 'Give each combination by its id.')])]
         public array $combinations,
         public Stance $stance = Stance::Orthodox,
         public string $numbering = 'parity',

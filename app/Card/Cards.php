@@ -104,7 +104,7 @@ final class Cards extends ServiceEntityRepository implements HasQuota
     public function withKey(string $key): Card
     {
         return $this->findOneBy(['key' => $key, 'revokedAt' => null])
-            ?? throw new Gone(t('This card is not to be had any more. Ask your coach for a new one.'));
+            ?? throw new Gone(t('This card is no longer available. Ask your coach for a new one.'));
     }
 
     public function revoke(int $id, User $coach): Card

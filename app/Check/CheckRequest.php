@@ -49,7 +49,7 @@ final readonly class CheckRequest
         /** @var list<string> the sizes in which the picture is wanted */
         #[Assert\Count(max: 4)]
         #[Assert\All([
-            new Assert\Choice(callback: [self::class, 'sizes'], message: 'A size is row, card, full or sheet.'),
+            new Assert\Choice(callback: [self::class, 'sizes'], message: 'A size is row, card, full, sheet or wall.'),
         ])]
         public array $draw = [],
         /** @var list<string> what is asked for beside the check */

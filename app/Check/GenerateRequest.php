@@ -38,26 +38,29 @@ final readonly class GenerateRequest
         #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')] public ?int $level = null,
         public ?Theme $theme = null,
         public bool $switches = false,
-        #[Assert\Choice(choices: ['hint', 'should', 'must'], message: 'Chains are clean of hint, should or must.')]
+        #[Assert\Choice(
+            choices: ['hint', 'should', 'must'],
+            message: 'The lightest finding to avoid is hint, should or must.',
+        ),]
         public string $clean = 'should',
         #[Assert\Choice(
             callback: [BuiltInHouseRules::class, 'ids'],
             message: 'The rules are boxing, kickboxing or all-limbs.',
-        )]
+        ),]
         public string $rules = 'boxing',
         #[Assert\Range(
             min: CheckOptions::FASTEST,
             max: CheckOptions::SLOWEST,
             notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.',
-        )]
+        ),]
         public float $tempo = 1.0,
-        #[Assert\Range(min: 0, max: 2_147_483_647, notInRangeMessage: 'A seed is {{ min }} to {{ max }}.')]
+        #[Assert\Range(min: 0, max: 2_147_483_647, notInRangeMessage: 'A seed is {{ min }} to {{ max }}.'),]
         public int $seed = 1,
         #[Assert\Range(
             min: 1,
             max: GenerationCriteria::MAX_CHAINS,
-            notInRangeMessage: '{{ min }} to {{ max }} chains are made at a time.',
-        )]
+            notInRangeMessage: '{{ min }} to {{ max }} chains can be generated at a time.',
+        ),]
         public int $count = 8,
         /** Beginners get level 1 unless another is requested. */
         public Group $group = Group::Open,

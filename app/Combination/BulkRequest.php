@@ -36,7 +36,7 @@ final readonly class BulkRequest
         public array $combinations,
         #[Assert\Choice(
             choices: ['archive', 'restore', 'tag', 'untag'],
-            message: 'What is done is archive, restore, tag or untag.',
+            message: 'The action is archive, restore, tag or untag.',
         )]
         public string $action,
         #[Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.')] public string $theme = '',

@@ -15,7 +15,7 @@ final readonly class MergeRequest
     public function __construct(
         #[Assert\Positive] public int $keep,
         #[Assert\Positive] public int $keepVersion,
-        #[Assert\Positive] #[Assert\NotEqualTo(propertyPath: 'keep', message: 'These are two combinations.')]
+        #[Assert\Positive] #[Assert\NotEqualTo(propertyPath: 'keep', message: 'Choose two different combinations.')]
         public int $drop,
         #[Assert\Positive] public int $dropVersion,
     ) {

@@ -29,9 +29,9 @@ final readonly class SaveRequest
         string $rules = null,
         #[Assert\Count(max: self::MAX_THEMES, maxMessage: 'At most {{ limit }} themes.')]
         #[Assert\All([
-            new Assert\NotNull(message: 'A theme is a word.'),
-            new Assert\Type('string', message: 'A theme is a word.'),
-            new Assert\NotBlank(message: 'A theme has a word.', normalizer: 'trim'),
+            new Assert\NotNull(message: 'A theme is text.'),
+            new Assert\Type('string', message: 'A theme is text.'),
+            new Assert\NotBlank(message: 'A theme cannot be empty.', normalizer: 'trim'),
             new Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.'),
         ])]
         public array $themes = [],

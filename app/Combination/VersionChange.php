@@ -20,12 +20,12 @@ enum VersionChange: string
     public function words(): string
     {
         return match ($this) {
-            self::Created => t('put into the library:'),
+            self::Created => t('added to the library:'),
             self::Updated => 'changed',
             self::Imported => t('changed by an import'),
             self::Archived => 'archived',
             self::Restored => 'restored',
-            self::BroughtBack => t('brought back an earlier version of'),
+            self::BroughtBack => t('restored an earlier version of'),
         };
     }
 }

@@ -101,7 +101,7 @@ final class Courses extends ServiceEntityRepository
             $editor,
         ): void {
             $course->restore();
-            $this->record($course, $editor, 'course.restored', t('brought back'));
+            $this->record($course, $editor, 'course.restored', t('restored'));
         });
     }
 

@@ -98,7 +98,7 @@ final readonly class ImportFile
         if (Export::VERSION !== ($data['version'] ?? null)) {
             throw self::broken(
                 t(
-                    'This library is of version {version}, and version {version2} is understood here. Export it anew.',
+                    'This library has version {version}, but only version {version2} is supported. Export it again.',
                     version: \is_scalar($data['version'] ?? null) ? (string) $data['version'] : 'unknown',
                     version2: Export::VERSION,
                 ),

@@ -145,7 +145,7 @@ final readonly class ImportJudge
             return match (true) {
                 $isSame && $theirs->toArray() === $would->toArray() => new Judgement(
                     LineKind::Same,
-                    t('It is in the library just so.'),
+                    t('It is in the library unchanged.'),
                     combination: $same->id,
                 ),
                 $isSame && null === $same->archivedAt => new Judgement(
@@ -201,7 +201,7 @@ final readonly class ImportJudge
         $stance =
             Stance::tryFrom(mb_strtolower($fields['stance'])) ??
             throw new Invalid(
-                t('“{stance}” is no stance: orthodox or southpaw.', stance: mb_substr($fields['stance'], 0, 30)),
+                t('“{stance}” is not a stance. Use orthodox or southpaw.', stance: mb_substr($fields['stance'], 0, 30)),
             );
         $request = new SaveRequest(
             '' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'],

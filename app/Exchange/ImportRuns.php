@@ -123,7 +123,7 @@ final readonly class ImportRuns
                 return;
             }
             if (ImportState::Ready !== $import->state()) {
-                throw new Conflict('not-ready', t('The file is not read to the end yet. Wait for it, then import.'));
+                throw new Conflict('not-ready', t('The file is still being read. Wait, then import.'));
             }
             [$new, $numbers, $changed, $held] = [[], [], [], []];
             foreach ($this->comingIn($import) as $line) {
@@ -146,7 +146,7 @@ final readonly class ImportRuns
                 $this->refuseWhatCame($new);
                 throw new Conflict(
                     'already-there',
-                    t('A chain of this file came into the library meanwhile. Read the file again.'),
+                    t('A chain of this file was added to the library meanwhile. Read the file again.'),
                 );
             }
             $this->lines->became($import->id(), array_combine($numbers, $ids));
@@ -183,7 +183,7 @@ final readonly class ImportRuns
         return $this->entities->wrapInTransaction(function () use ($id, $user): array {
             $import = $this->hold($id);
             if (ImportState::Applied !== $import->state()) {
-                throw new Conflict('not-applied', t('This import is not in place, so there is nothing to take back.'));
+                throw new Conflict('not-applied', t('This import was not applied, so there is nothing to undo.'));
             }
             $lines = array_filter(
                 array_reverse($this->comingIn($import)),
@@ -208,7 +208,7 @@ final readonly class ImportRuns
                     $user->id(),
                     'library.import-undone',
                     t(
-                        'took an import back: {count} of {count2}',
+                        'undid an import: {count} of {count2}',
                         count: \count($lines) - \count($stays),
                         count2: \count($lines),
                     ),
@@ -364,7 +364,7 @@ final readonly class ImportRuns
 
     private static function found(?ImportRun $import): ImportRun
     {
-        return $import ?? throw new NotFound(t('This import is not there any more. Begin it again.'));
+        return $import ?? throw new NotFound(t('This import no longer exists. Start it again.'));
     }
 
     /**

@@ -78,7 +78,7 @@ final readonly class JsonPlace
         foreach (self::tokens($json) as [$position, , $token]) {
             if (++$count > self::MAX_TOKENS) {
                 throw new Invalid(
-                    t('This file holds more than any library of this size would. Nothing was imported.'),
+                    t('This file is too large for a library. Nothing was imported.'),
                     type: 'broken-file',
                 );
             }

@@ -27,7 +27,7 @@ final readonly class Quota implements \JsonSerializable
             throw new Conflict(
                 'quota-reached',
                 t(
-                    'A gym keeps at most {limit} {what}, and that many are here. Remove what is no longer needed; '
+                    'A gym has at most {limit} {what}, and the limit is reached. Delete what is no longer needed; '
                         .'Gym, Status shows the quotas.',
                     limit: number_format($this->limit),
                     what: $this->what,

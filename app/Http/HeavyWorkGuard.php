@@ -41,7 +41,7 @@ final class HeavyWorkGuard
             throw new ApiProblem(
                 429,
                 'busy',
-                t('Two such tasks of yours are under way. Wait for one of them, then try again.'),
+                t('Two of your long tasks are running. Wait for one of them, then try again.'),
             );
         }
         if (!$this->take('gym', self::MAX_TOTAL)) {

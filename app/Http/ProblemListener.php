@@ -119,7 +119,7 @@ final readonly class ProblemListener
             \in_array($code, self::CUT_OFF, true) => ProblemResponse::of(
                 503,
                 'database-away',
-                t('The library is not to be reached for the moment. Nothing was saved; try again shortly.'),
+                t('The library is unavailable right now. Nothing was saved; try again shortly.'),
             ),
             \in_array($code, self::FULL, true),
             self::ENGINE === $code && str_contains($cause->getMessage(), '28') => ProblemResponse::of(
@@ -156,9 +156,9 @@ final readonly class ProblemListener
     {
         $response = match ($error->getStatusCode()) {
             400 => ProblemResponse::of(400, 'unreadable-request', t('This request is not JSON that can be read.')),
-            404 => ProblemResponse::of(404, 'not-found', t('There is nothing here. It may have been moved.')),
+            404 => ProblemResponse::of(404, 'not-found', t('This page does not exist. It may have been moved.')),
             405 => ProblemResponse::of(405, 'wrong-method', t('This address does not take that kind of request.')),
-            413 => ProblemResponse::of(413, 'too-large', t('This is larger than the server takes.')),
+            413 => ProblemResponse::of(413, 'too-large', t('This is larger than the server accepts.')),
             415 => ProblemResponse::of(415, 'not-json', 'Send JSON, with Content-Type: application/json.'),
             default => ProblemResponse::of($error->getStatusCode(), 'refused', t('The server refused this request.')),
         };

@@ -48,7 +48,7 @@ final readonly class EntryRequest
             new Assert\Range(min: 0, max: 500, notInRangeMessage: '{{ min }} to {{ max }} athletes.'),
         ])]
         public array $levels = [],
-        #[Assert\Range(min: 0, max: 10, notInRangeMessage: 'How hard it felt is {{ min }} to {{ max }}.')]
+        #[Assert\Range(min: 0, max: 10, notInRangeMessage: 'Effort is {{ min }} to {{ max }}.')]
         public ?int $effort = null,
         #[Assert\Length(max: 2000, maxMessage: 'A note has at most {{ limit }} characters.')] public string $note = '',
         #[Assert\Count(max: 200, maxMessage: 'At most {{ limit }} links.')]
@@ -69,7 +69,7 @@ final readonly class EntryRequest
                     ],
                     'link' => [
                         new Assert\NotNull(message: 'This is missing.'),
-                        new Assert\Type('int', message: 'A link is told by its place.'),
+                        new Assert\Type('int', message: 'Give each link by its index.'),
                         new Assert\Range(min: 0, max: 63, notInRangeMessage: 'There is no such link.'),
                     ],
                 ],
@@ -84,7 +84,7 @@ final readonly class EntryRequest
                 fields: [
                     'combination' => [
                         new Assert\NotNull(message: 'This is missing.'),
-                        new Assert\Type('int', message: 'A combination is told by its number in the library.'),
+                        new Assert\Type('int', message: 'Give each combination by its id.'),
                     ],
                     'minutes' => [
                         new Assert\NotNull(message: 'This is missing.'),

@@ -297,7 +297,9 @@ final readonly class LogFiles
     {
         $data = json_decode(ltrim($text, "\xEF\xBB\xBF"), true, 32);
         if (!\is_array($data) || self::FORMAT !== ($data['format'] ?? null) || !\is_array($data['entries'] ?? null)) {
-            throw self::wrong(t('This is no logbook of Periplus. It is a JSON or CSV file that was taken out here.'));
+            throw self::wrong(
+                t('This is not a Periplus logbook. Import a JSON or CSV file that was exported by Periplus.'),
+            );
         }
         $entries = [];
         foreach ($data['entries'] as $index => $entry) {
@@ -322,7 +324,7 @@ final readonly class LogFiles
         rewind($stream);
         $head = fgetcsv($stream, null, ',', '"', '');
         if (self::COLUMNS !== $head) {
-            throw self::wrong(t('This is no logbook of Periplus: the first line does not name its columns.'));
+            throw self::wrong(t('This is not a Periplus logbook: the first line does not name its columns.'));
         }
         $entries = [];
         for ($line = 2; false !== ($cells = fgetcsv($stream, null, ',', '"', '')); ++$line) {
@@ -415,12 +417,12 @@ final readonly class LogFiles
         $day = $text($entry['day'] ?? null, 10);
         $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
         if (false === $date || $date->format('Y-m-d') !== $day) {
-            throw self::wrong(t('{where}: “{day}” is no day. Write it as 2026-11-26.', where: $where, day: $day));
+            throw self::wrong(t('{where}: “{day}” is not a day. Write it as 2026-11-26.', where: $where, day: $day));
         }
         if ($day < Period::EARLIEST || $day > $this->clock->now()->modify('+1 day')->format('Y-m-d')) {
             throw self::wrong(
                 t(
-                    '{where}: nobody trained on {day}. A day lies between {earliest} and today.',
+                    '{where}: {day} is out of range. A day is between {earliest} and today.',
                     where: $where,
                     day: $day,
                     earliest: Period::EARLIEST,

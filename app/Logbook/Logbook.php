@@ -383,8 +383,9 @@ final readonly class Logbook
         $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
         $message = match (true) {
             false === $date || $date->format('Y-m-d') !== $day => t('There is no such day.'),
-            $day > $this->gym->today()->format('Y-m-d') => t('What was not drilled yet is planned, not logged: this '
-                .'day has not come.'),
+            $day > $this->gym->today()->format('Y-m-d') => t(
+                'This day is in the future. Plan the session instead of logging it.',
+            ),
             $day < Period::EARLIEST => t('This day is too long ago.'),
             default => null,
         };

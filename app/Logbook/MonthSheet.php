@@ -162,7 +162,7 @@ final readonly class MonthSheet
         $rowses = [
             'Drilled most' => $month['most'],
             'Fell apart' => $month['fell'],
-            'Long not drilled' => $month['neglected'],
+            'Not drilled recently' => $month['neglected'],
         ];
         foreach ($rowses as $head => $rows) {
             $pdf->setXY($x, $y);
@@ -187,7 +187,7 @@ final readonly class MonthSheet
         }
         $pdf->setXY(self::MARGIN, $lowest + 3);
         if ([] !== $month['findings']) {
-            $this->head($pdf, t('To be looked at'));
+            $this->head($pdf, t('To be reviewed'));
             foreach ($month['findings'] as $finding) {
                 $this->write($pdf, Sheet::WORDS, 10, '• '.$finding);
             }
@@ -197,9 +197,11 @@ final readonly class MonthSheet
             $pdf,
             Sheet::WORDS,
             7.5,
-            t('Strikes are counted from what the walls showed and coaches wrote down, for one athlete who was there '
-                .'all the time. Head contact, youth and spinning strikes: the sport body’s rules, the licensed '
-                .'coach and the physician decide.'),
+            t(
+                'Strikes are counted from what the walls showed and coaches wrote down, for one athlete who attended '
+                    .'everything. Head contact, youth and spinning strikes: the sport body’s rules, the licensed '.
+                    'coach and the physician decide.',
+            ),
             self::PALE,
         );
 

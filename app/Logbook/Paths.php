@@ -256,7 +256,7 @@ final readonly class Paths
 
         return match (true) {
             null === $path => t(
-                'No way was found within the bounds of the search. A nearer combination as a goal may help.',
+                'No path was found within the limits of the search. Try a nearer combination as the goal.',
             ),
             0 === $target->isNew($known) => t('Every link of it is known: drill it.'),
             $made > 0 => t(

@@ -35,10 +35,10 @@ final readonly class Period
                 ? (new \DateTimeImmutable($to))->modify('monday this week')->modify('-11 weeks')->format('Y-m-d')
                 : self::day($from, 'from');
         if ($from > $to) {
-            throw self::wrong('from', t('The first day comes after the last. Turn them round.'));
+            throw self::wrong('from', t('The first day is after the last one. Swap them.'));
         }
         if ((int) substr($to, 0, 4) - (int) substr($from, 0, 4) > self::MAX_YEARS) {
-            throw self::wrong('from', t('At most {maxYears} years can be looked at.', maxYears: self::MAX_YEARS));
+            throw self::wrong('from', t('A report covers at most {maxYears} years.', maxYears: self::MAX_YEARS));
         }
 
         return new self($from, $to);

@@ -300,7 +300,7 @@ final readonly class Reports
                 .'number of the model or a school may not be theirs.'),
             !$flows && $fell + $slower > 0 => t('The check says so, too: mend the chain, or teach the wait.'),
             !$flows && $faster > 0 => t('The check expects a wait that athletes do not need.'),
-            default => t('Quicker than computed, and it flows.'),
+            default => t('Faster than computed, and it flows.'),
         };
     }
 

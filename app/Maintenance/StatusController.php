@@ -84,7 +84,7 @@ final readonly class StatusController
     #[IsGranted('ROLE_HEAD_COACH')]
     public function backUp(#[CurrentUser] User $user): JsonResponse
     {
-        $this->audit->add($user->id(), 'gym.backup', t('had a backup made'), 'status');
+        $this->audit->add($user->id(), 'gym.backup', t('made a backup'), 'status');
 
         return $this->asked($this->state->ask(MaintenanceJob::Backup));
     }
@@ -118,7 +118,7 @@ final readonly class StatusController
         if (null === $this->state->copy()) {
             throw new Conflict('no-copy', t('There is no restored copy. Restore a backup to a copy first.'));
         }
-        $this->audit->add($user->id(), 'gym.restored', t('put a restored copy in place of the gym'), 'status');
+        $this->audit->add($user->id(), 'gym.restored', t('replaced the gym with a restored copy'), 'status');
 
         return $this->asked($this->state->ask(MaintenanceJob::Take));
     }
@@ -157,7 +157,7 @@ final readonly class StatusController
 
     private function path(string $name): string
     {
-        return $this->state->backup($name) ?? throw new NotFound(t('There is no such backup any more.'));
+        return $this->state->backup($name) ?? throw new NotFound(t('This backup no longer exists.'));
     }
 
     private function asked(string $key): JsonResponse

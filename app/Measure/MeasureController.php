@@ -50,7 +50,7 @@ final readonly class MeasureController
         #[MapRequestPayload(acceptFormat: 'json')] MeasureRequest $request,
         #[CurrentUser] User $user,
     ): JsonResponse {
-        $key = $request->id ?? throw Invalid::field('id', t('What is kept needs an id.'));
+        $key = $request->id ?? throw Invalid::field('id', t('A saved measurement needs an id.'));
 
         return new JsonResponse(['id' => $this->measurements->keep($id, $key, $request, $user)->id()], 201);
     }

@@ -101,14 +101,14 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
     {
         $measurement = $this->get($id);
         $measurement->remove($this->clock->now());
-        $this->record($measurement, $coach, 'measurement.removed', t('took a measurement away'));
+        $this->record($measurement, $coach, 'measurement.removed', t('deleted a measurement'));
     }
 
     public function restore(int $id, User $coach): void
     {
         $measurement = $this->get($id);
         $measurement->restore();
-        $this->record($measurement, $coach, 'measurement.removed', t('put a measurement back'));
+        $this->record($measurement, $coach, 'measurement.removed', t('restored a measurement'));
     }
 
     /** @return list<KeptMeasurement> of that combination as it is now, the newest first */

@@ -102,7 +102,7 @@ final readonly class NumberingController
         #[CurrentUser] User $user,
     ): JsonResponse {
         if (isset(Numbering::builtIn()[$id])) {
-            throw new Conflict('built-in', t('A built-in numbering stays as it is. Save yours under another name.'));
+            throw new Conflict('built-in', t('A built-in numbering cannot be changed. Save yours under another name.'));
         }
         $content = $request->content();
         foreach ((new NumberingReview($this->catalogue))->problems($content) as $problem) {

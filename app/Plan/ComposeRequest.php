@@ -19,7 +19,7 @@ final readonly class ComposeRequest
         #[Assert\Range(
             min: Wishes::MIN_MINUTES,
             max: Wishes::MAX_MINUTES,
-            notInRangeMessage: 'A session in one press lasts {{ min }} to {{ max }} minutes.',
+            notInRangeMessage: 'A generated session lasts {{ min }} to {{ max }} minutes.',
         )]
         public ?int $minutes = null,
         #[Assert\Choice(choices: ['due', 'theme', 'weapon'], message: 'The aim is due, theme or weapon.')]

@@ -137,10 +137,10 @@ final readonly class PlanCheck
                 'place' => '',
                 'where' => $is->content->name,
                 'message' => null !== $is->archivedAt
-                        ? t('This combination was archived since it was planned. Take another, or keep it as it is.')
+                        ? t('This combination was archived since it was planned. Choose another, or keep it.')
                         : t(
-                            'This combination was changed since it was planned, by {name}. Take the new one, or keep '
-                                .'the old.',
+                            '{name} changed this combination since it was planned. Use the new version, or keep the '
+                                .'old one.',
                             name: $is->editor['name'],
                         ),
                 'stops' => false,

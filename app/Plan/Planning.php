@@ -181,8 +181,8 @@ final readonly class Planning
                 throw Invalid::field(
                     'startsAt',
                     t(
-                        '"{startsAt}" is no time of this gym. Write it as 2026-11-26T18:30; an hour that the clocks '
-                            .'leave out does not exist.',
+                        '"{startsAt}" is not a valid time. Write it as 2026-11-26T18:30; an hour that daylight '
+                            .'saving skips does not exist.',
                         startsAt: $request->startsAt,
                     ),
                     t('There is no such time.'),

@@ -198,6 +198,6 @@ final class Plans extends ServiceEntityRepository implements HasQuota
     private function moment(string $day, string $time): \DateTimeImmutable
     {
         return $this->gym->moment($day.$time) ??
-            throw new Invalid(t('"{day}" is no day. Write it as 2026-11-26.', day: mb_strimwidth($day, 0, 20, '…')));
+            throw new Invalid(t('"{day}" is not a day. Write it as 2026-11-26.', day: mb_strimwidth($day, 0, 20, '…')));
     }
 }

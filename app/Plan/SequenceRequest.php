@@ -15,7 +15,7 @@ final readonly class SequenceRequest
     public function __construct(
         #[Assert\Count(
             max: Sequencer::MAX_COMBINATIONS,
-            maxMessage: 'At most {{ limit }} combinations are put into an order at once.',
+            maxMessage: 'At most {{ limit }} combinations can be ordered at a time.',
         )]
         #[Assert\All([
             new Assert\Collection(

@@ -109,8 +109,8 @@ final readonly class PrintController
         if (\count($ids) > Paper::MAX_COMBINATIONS) {
             throw new Invalid(
                 t(
-                    'Paper is made of {maxCombinations} combinations at most, and this search finds {count}. Narrow '
-                        .'it down.',
+                    'At most {maxCombinations} combinations can be printed, and this search finds {count}. Narrow it '
+                        .'down.',
                     maxCombinations: Paper::MAX_COMBINATIONS,
                     count: \count($ids),
                 ),

@@ -77,7 +77,7 @@ final readonly class Review
                 t('proposed {word} “{combination}”', word: match ($request->kind) {
                     ProposalKind::Addition => t('the new'),
                     ProposalKind::Change => t('a change of'),
-                    ProposalKind::Retirement => t('to retire'),
+                    ProposalKind::Retirement => t('to archive'),
                 }, combination: ($combination?->content() ?? $proposal->content())->name),
             );
             $this->step($proposal, ProposalStepKind::Proposed, $author, $request->remark, $proposal->content());
@@ -94,7 +94,10 @@ final readonly class Review
         return $this->change($id, $version, function (Proposal $proposal) use ($request, $draft, $author): void {
             $proposal->requireAuthor($author);
             if (ProposalKind::Retirement === $proposal->kind()) {
-                throw new Conflict('nothing-to-revise', t('A retirement has nothing to revise. Withdraw it instead.'));
+                throw new Conflict(
+                    'nothing-to-revise',
+                    t('A proposal to archive has nothing to revise. Withdraw it instead.'),
+                );
             }
             $checked = $this->library->checked($draft);
             $this->library->refuseDuplicate($checked->fingerprint->withEffort, $proposal->combination()?->id());
@@ -109,8 +112,8 @@ final readonly class Review
         if ('' === trim($request->remark)) {
             throw Invalid::field(
                 'remark',
-                t('Say in a remark what is to be done about it.'),
-                t('Say what is to be done about it.'),
+                t('Say in a remark what should be done.'),
+                t('Say what should be done.'),
             );
         }
 

@@ -25,7 +25,7 @@ final readonly class EffectsRequest
         #[Assert\Count(
             min: 1,
             max: self::MAX_NUMBERS,
-            maxMessage: 'At most {{ limit }} numbers are looked at in one go.',
+            maxMessage: 'At most {{ limit }} numbers at a time.',
         ),]
         public array $keys,
         public array $calibration = [],

@@ -113,7 +113,7 @@ final readonly class RulePreviews
             if (RulePreviewState::Ready !== $preview->state()) {
                 throw new Conflict(
                     'not-ready',
-                    t('The library is not checked to the end yet. Wait for it, then save.'),
+                    t('The library is still being checked. Wait, then save.'),
                 );
             }
             $rules = $preview->rules();
@@ -217,7 +217,7 @@ final readonly class RulePreviews
 
     private function found(?RulePreview $preview): RulePreview
     {
-        return $preview ?? throw new NotFound(t('This preview is not there any more. Make it again.'));
+        return $preview ?? throw new NotFound(t('This preview no longer exists. Start it again.'));
     }
 
     /** @param int|null $starter all when null */

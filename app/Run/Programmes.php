@@ -67,7 +67,7 @@ final class Programmes extends ServiceEntityRepository
         if ($version->bytes() + $bytes > self::MAX_BYTES) {
             throw new Conflict(
                 'not-now',
-                t('This session has become too large to be changed further. End it and start another.'),
+                t('This session has had too many changes. End it and start another.'),
             );
         }
         $this->getEntityManager()->persist($version);

@@ -298,8 +298,7 @@ final readonly class RunControl
             throw new Conflict(
                 'not-now',
                 t(
-                    'This session was changed {maxVersions} times, which is as often as one can be. End it and start '
-                        .'another.',
+                    'This session was changed {maxVersions} times, which is the maximum. End it and start another.',
                     maxVersions: self::MAX_VERSIONS,
                 ),
             );

@@ -93,11 +93,11 @@ final readonly class ScreenController
         try {
             $sound =
                 $this->programmes->clip($run, $version, $digest)
-                ?? throw new NotFound(t('Nothing of this session is said so.'));
+                ?? throw new NotFound(t('This session does not use this call.'));
         } catch (\RuntimeException $failed) {
             throw $failed instanceof Refused
                 ? $failed
-                : new ApiProblem(503, 'no-voice', t('The voice is not to be had for the moment.'));
+                : new ApiProblem(503, 'no-voice', t('The voice is unavailable right now.'));
         }
 
         return new Response($sound, 200, ['Content-Type' => 'audio/wav']);
@@ -110,7 +110,7 @@ final readonly class ScreenController
     ): JsonResponse {
         $wall = $this->wall($key);
         if (!$wall->hasKeys() || !$request->kind->isForWalls()) {
-            throw new NotAllowed(t('This screen only shows. A coach leads the session.'));
+            throw new NotAllowed(t('This screen has no controls. A coach runs the session.'));
         }
         $this->mine($key, $request->run);
 
@@ -163,6 +163,6 @@ final readonly class ScreenController
 
     private static function unknown(): Refused
     {
-        return new Gone(t('This address opens nothing any more. Ask a coach for a new one.'));
+        return new Gone(t('This address no longer works. Ask a coach for a new one.'));
     }
 }

@@ -30,7 +30,7 @@ final readonly class ShownRequest
                     new Assert\Range(min: 0, max: 9_000_000_000_000, notInRangeMessage: 'There is no such time.'),
                 ],
             ],
-            missingFieldsMessage: 'Name passage, cue and time of each.',
+            missingFieldsMessage: 'Give passage, cue and time of each.',
             extraFieldsMessage: 'This field is not known.',
         )])]
         public array $shown,

@@ -28,7 +28,7 @@ final readonly class StartRequest
         public ?array $walls = null,
         #[Assert\Range(min: 0, max: 600, notInRangeMessage: 'A session begins within {{ min }} to {{ max }} seconds.')]
         public int $leadIn = 10,
-        #[Assert\Range(min: 1, max: 60, notInRangeMessage: 'A rehearsal is {{ min }} to {{ max }} times as quick.')]
+        #[Assert\Range(min: 1, max: 60, notInRangeMessage: 'A rehearsal is {{ min }} to {{ max }} times as fast.')]
         public int $speed = 1,
     ) {
     }

@@ -70,12 +70,12 @@ final readonly class VoiceController
     public function sample(#[MapQueryParameter] string $text): Response
     {
         if ('' === trim($text) || mb_strlen($text) > 200) {
-            throw new Invalid(t('Type what shall be said, in at most 200 characters.'));
+            throw new Invalid(t('Type the text to be spoken, in at most 200 characters.'));
         }
         try {
             $sound = $this->clips->sound($this->clips->digests([$text])[$text], $text);
         } catch (\RuntimeException) {
-            throw new ApiProblem(503, 'no-voice', t('The voice is not to be had for the moment.'));
+            throw new ApiProblem(503, 'no-voice', t('The voice is unavailable right now.'));
         }
 
         return new Response($sound, 200, ['Content-Type' => 'audio/wav']);

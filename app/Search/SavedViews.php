@@ -64,7 +64,7 @@ final class SavedViews extends ServiceEntityRepository
     {
         $view = $this->find($id);
         if (true !== $view?->mayBeRemovedBy($user)) {
-            throw new NotFound(t('There is no such view of yours.'));
+            throw new NotFound(t('You have no such view.'));
         }
         $this->getEntityManager()->remove($view);
         $this->getEntityManager()->flush();

@@ -44,7 +44,7 @@ final readonly class SearchRequest
         public bool $closest = false,
         #[Assert\Choice(callback: [Sort::class, 'names'], message: 'Sort by name, level, length, updated or drilled.')]
         public string $sort = 'name',
-        #[Assert\Choice(choices: ['up', 'down'], message: 'Sort up or down.')]
+        #[Assert\Choice(choices: ['up', 'down'], message: 'Sort by up or down.')]
         public string $direction = 'up',
         #[Assert\Range(min: 1, max: 100_000, notInRangeMessage: 'There is no such page.')]
         public int $page = 1,

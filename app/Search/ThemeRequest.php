@@ -13,7 +13,7 @@ final readonly class ThemeRequest
         #[Assert\NotBlank(message: 'Name the theme.', normalizer: 'trim')]
         #[Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.')]
         public string $from,
-        #[Assert\NotBlank(message: 'A theme has a word.', normalizer: 'trim')]
+        #[Assert\NotBlank(message: 'A theme cannot be empty.', normalizer: 'trim')]
         #[Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.')]
         public string $to,
     ) {

@@ -127,7 +127,7 @@ final class Clips extends ServiceEntityRepository implements HasQuota
     public function record(string $text, string $file, User $user): void
     {
         if ('' === $text || mb_strlen($text) > 200) {
-            throw new Invalid(t('Say what is heard in the clip, in at most 200 characters.'));
+            throw new Invalid(t('Give the text of the clip, in at most 200 characters.'));
         }
         try {
             $wave = Wave::of($file);
@@ -160,7 +160,9 @@ final class Clips extends ServiceEntityRepository implements HasQuota
     /** Deletes a recording, so that the voice is used again. */
     public function forget(string $text, User $user): void
     {
-        $this->getEntityManager()->remove($this->find($text) ?? throw new NotFound(t('Nobody has recorded this.')));
-        $this->audit->add($user->id(), 'clip.forgotten', t('took the recorded “{text}” away', text: $text), 'clips');
+        $this->getEntityManager()->remove(
+            $this->find($text) ?? throw new NotFound(t('There is no recording of this.')),
+        );
+        $this->audit->add($user->id(), 'clip.forgotten', t('deleted the recorded “{text}”', text: $text), 'clips');
     }
 }

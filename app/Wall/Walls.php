@@ -69,7 +69,7 @@ final class Walls extends ServiceEntityRepository
             throw new Conflict(
                 'too-many',
                 t(
-                    'A gym has at most {maxWalls} walls. Revoke one that is not used any more.',
+                    'A gym has at most {maxWalls} walls. Revoke one that is no longer used.',
                     maxWalls: self::MAX_WALLS,
                 ),
             );

@@ -42,7 +42,7 @@ final readonly class Measurement
         }
         if (\count($taps) < 2) {
             throw new \DomainException(
-                t('Two strikes at least have to be heard. Tap once for each strike as it lands.'),
+                t('At least two strikes have to be heard. Tap once for each strike as it lands.'),
             );
         }
         if (\count($taps) > Alignment::MAX_TAPS) {

@@ -25,7 +25,7 @@ final readonly class Wave
     public static function read(string $bytes): self
     {
         if (\strlen($bytes) < 12 || !str_starts_with($bytes, 'RIFF') || 'WAVE' !== substr($bytes, 8, 4)) {
-            throw new \DomainException(t('This is no WAV recording.'));
+            throw new \DomainException(t('This is not a WAV recording.'));
         }
         $offset = 12;
         $rate = $channels = 0;

@@ -153,7 +153,7 @@ final class ChainParser
         if ($isTight) {
             $this->diagnostics->note(
                 $slash->span,
-                t('Without a blank on either side a / is read as "then"; with one it is a beat.'),
+                t('Without blanks around it, a / is read as "then"; with blanks it is a beat.'),
                 ['then', ' / '],
             );
         } else {
@@ -213,7 +213,7 @@ final class ChainParser
         $this->tokens->moveTo($phrase->next + 1);
         $this->diagnostics->problem(
             $this->tokens->span($index, $phrase->next + 1),
-            t('A hook kick is not among the strikes here. If a hook and a kick are meant, a comma goes between them.'),
+            t('A hook kick is not among the strikes here. If a hook and a kick are meant, put a comma between them.'),
             t('a strike that is known, or a comma'),
             [$this->tokens->text($index, $phrase->next).', kick'],
         );
@@ -289,8 +289,8 @@ final class ChainParser
             $this->diagnostics->note(
                 $phrase->span,
                 t(
-                    '"{targetWord}" is read as the target of what stands before it. With a comma before it, it is '
-                        .'that of the next strike.',
+                    '"{targetWord}" is read as the target of the strike before it. Put a comma before it to make it '
+                        .'the target of the next strike.',
                     targetWord: (string) $phrase->targetWord,
                 ),
             );
@@ -380,7 +380,7 @@ final class ChainParser
         }
         $this->diagnostics->note(
             $this->tokens->span($index, $this->tokens->position()),
-            t('What it comes off is thrown first.'),
+            t('The strike after "off" is thrown first.'),
         );
     }
 
@@ -514,7 +514,7 @@ final class ChainParser
         if ($this->depth >= self::MAX_NESTING) {
             $this->diagnostics->problem(
                 $open->span,
-                t('Brackets stand inside each other more than {maxNesting} deep.', maxNesting: self::MAX_NESTING),
+                t('Brackets are nested more than {maxNesting} deep.', maxNesting: self::MAX_NESTING),
                 t('a flatter line'),
             );
             $this->tokens->moveToEnd();
@@ -627,7 +627,7 @@ final class ChainParser
         if (!($item instanceof StrikeItem) || $this->spans[$last]->at > $token->span->at) {
             $this->diagnostics->problem(
                 $token->span,
-                t('{sign} and stands directly after it.', sign: $name),
+                t('{sign} and directly follows it.', sign: $name),
                 t('a strike before it'),
                 ['2'.$token->text],
             );
@@ -684,7 +684,7 @@ final class ChainParser
         if ($past > $index) {
             $this->diagnostics->note(
                 $this->tokens->span($index, $past),
-                t('This is what the opponent throws, and no strike of the chain.'),
+                t('This strike belongs to the opponent, not to the chain.'),
             );
             $this->tokens->moveTo($past);
         } elseif (

@@ -69,24 +69,24 @@ final readonly class DefaultRole
         if (isset(self::HABIT[$family])) {
             $habit = self::HABIT[$family];
 
-            return new self($habit, 'as it mostly is', $was === $habit && $last?->strike->limb->isArm() === $isArm);
+            return new self($habit, 'as usual', $was === $habit && $last?->strike->limb->isArm() === $isArm);
         }
         if (null === $last || null === $was) {
             return new self(
                 self::FIRST[$family] ?? Role::Lead,
-                'as it mostly is at the start',
+                'as usual at the start',
                 str_ends_with($family, 'elbow'),
             );
         }
         if (Role::Lead === $was && 'straight' === $last->strike->family && isset(self::AFTER_JAB[$family])) {
             return new self(
                 self::AFTER_JAB[$family],
-                \sprintf('as it mostly is after the %s', $last->strike->name),
+                \sprintf('as usual after the %s', $last->strike->name),
                 false,
             );
         }
         if (!$isArm && $last->strike->limb->isArm()) {
-            return new self(Role::Rear, 'as it mostly is', false);
+            return new self(Role::Rear, 'as usual', false);
         }
 
         return new self(

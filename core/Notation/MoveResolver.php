@@ -158,13 +158,13 @@ final readonly class MoveResolver
         return match ('catch' === $said ? 'parry' : $name) {
             'step', 'step off' => null !== $strike && !$strike->limb->isArm() && 0 === $moves
                 ? [$strike->role->other(), t('which the {strike} needs', strike: $strike->name)]
-                : [Role::Lead, t('as it mostly goes')],
-            'parry' => [Role::Rear, t('as it mostly is')],
+                : [Role::Lead, t('as usual')],
+            'parry' => [Role::Rear, t('as usual')],
             'block' => null !== $strike && $strike->limb->isArm() && 0 === $moves
                 ? [$strike->role->other(), t('with the hand that leaves the {strike} free', strike: $strike->name)]
-                : [Role::Lead, t('as it mostly is')],
+                : [Role::Lead, t('as usual')],
             'pivot' => [Role::Lead, t('on the lead foot')],
-            default => [Role::Lead, t('as it mostly is')],
+            default => [Role::Lead, t('as usual')],
         };
     }
 

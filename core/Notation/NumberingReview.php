@@ -63,7 +63,7 @@ final readonly class NumberingReview
                 continue;
             }
             if (isset($codes[$code])) {
-                $say($row, t('{code} is given twice: to row {codes} as well.', code: $code, codes: $codes[$code] + 1));
+                $say($row, t('{code} is used twice: also in row {codes}.', code: $code, codes: $codes[$code] + 1));
             }
             $codes[$code] ??= $row;
             if (!$this->catalogue->hasFamily($number['family'])) {
@@ -74,7 +74,7 @@ final readonly class NumberingReview
                 $say(
                     $row,
                     t(
-                        '{code} stands for a {position} strike, and this numbering is bound to the {boundTo}: choose '
+                        '{code} means a {position} strike, but this numbering is bound to the {boundTo}: choose '
                             .'{positions}.',
                         code: $code,
                         position: mb_substr($number['position'], 0, 10),
@@ -116,7 +116,7 @@ final readonly class NumberingReview
                 $say(
                     $row,
                     t(
-                        '{code} stands for the same as {strikes}; it can be read, and is never written.',
+                        '{code} means the same as {strikes}; it can be read, but is never written.',
                         code: $code,
                         strikes: $strikes[$key],
                     ),

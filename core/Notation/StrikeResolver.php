@@ -113,7 +113,7 @@ final readonly class StrikeResolver
         if (1 === preg_match('/^x\d{1,2}$/i', $number)) {
             $this->diagnostics->problem(
                 $phrase->head,
-                t('"{number}" repeats what stands in [ ] before it, and there is none.', number: $number),
+                t('"{number}" repeats what is in [ ] before it, and there is none.', number: $number),
                 t('[ ] around what repeats, such as {example}', example: '[1 2]'.strtolower($number)),
             );
 

@@ -101,7 +101,7 @@ final readonly class ItemPatternReader
                     $token->span->at,
                     $token->span->length,
                     t(
-                        '"{excerpt}" is no strike or move that can be looked for.',
+                        '"{excerpt}" is not a strike or move that can be searched for.',
                         excerpt: Diagnostics::excerpt($token->text),
                     ),
                     t('a number, or words such as lead hook body, kick, slip or exit'),

@@ -108,7 +108,10 @@ final readonly class SearchReader
             ) {
                 $problems[] = self::wrong(
                     $taken,
-                    t('What is archived is looked through by itself, so it cannot be one of two clauses.'),
+                    t(
+                        'Archived combinations are searched separately, so "archived" cannot be one of two '
+                            .'alternatives.',
+                    ),
                     t('archived without "or"'),
                     ['archived'],
                 );
@@ -466,7 +469,7 @@ final readonly class SearchReader
         ) {
             return self::wrong(
                 $pieces,
-                t('It is not clear when it was drilled.'),
+                t('It is unclear when it was drilled.'),
                 t('such as drilled, not drilled, drilled 4 weeks'),
                 ['drilled 2 weeks', 'not drilled 4 weeks', 'drilled never'],
             );
@@ -516,7 +519,7 @@ final readonly class SearchReader
             default => $items
                 ?? self::wrong(
                     $pieces,
-                    t('Nothing can be looked for by “{text}”.', text: mb_substr($text, 0, 40)),
+                    t('Nothing can be searched for by “{text}”.', text: mb_substr($text, 0, 40)),
                     t('a word, a number or a clause'),
                 ),
         };

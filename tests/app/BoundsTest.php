@@ -281,8 +281,8 @@ final class BoundsTest extends ApiTestCase
     }
 
     /** @param array<string, mixed> $with */
-    #[TestWith([['day' => '0000-01-01'], 'nobody trained on'])]
-    #[TestWith([['day' => '2999-01-01'], 'nobody trained on'])]
+    #[TestWith([['day' => '0000-01-01'], 'is out of range'])]
+    #[TestWith([['day' => '2999-01-01'], 'is out of range'])]
     public function testAForeignLogbookOfAnImpossibleDayIsRefused(array $with, string $says): void
     {
         $answer = $this->importLog([['key' => 'entry-0001', 'day' => '2026-11-01', ...$with]]);

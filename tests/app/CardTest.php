@@ -70,7 +70,7 @@ final class CardTest extends ApiTestCase
         $answer = $this->ask('GET', '/api/athlete-cards/'.$key);
 
         self::assertSame(
-            [410, 'This card is not to be had any more. Ask your coach for a new one.'],
+            [410, 'This card is no longer available. Ask your coach for a new one.'],
             [$answer->status, $answer->title()],
         );
     }
@@ -106,7 +106,7 @@ final class CardTest extends ApiTestCase
 
     /** @param array<string, mixed> $with */
     #[TestWith([['name' => ' '], 'Give the card a name.'])]
-    #[TestWith([['combinations' => []], 'Choose a combination at least.'])]
+    #[TestWith([['combinations' => []], 'Choose at least one combination.'])]
     #[TestWith([['combinations' => [999999]], 'There is no such combination in the library.'])]
     public function testAWrongCardIsRefused(array $with, string $message): void
     {

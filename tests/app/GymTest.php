@@ -304,7 +304,7 @@ final class GymTest extends ApiTestCase
                 'made the numbering “Saltworks numbers”',
                 'archived “Renamed”',
                 'changed “Renamed”',
-                'put into the library: “Cellar window”',
+                'added to the library: “Cellar window”',
             ],
             array_column((array) $record['entries'], 'says'),
         );

@@ -144,10 +144,10 @@ final class LogbookTest extends ApiTestCase
     }
 
     /** @param array<string, mixed> $with */
-    #[TestWith([['day' => '2026-11-27'], 'What was not drilled yet is planned, not logged: this day has not come.'])]
+    #[TestWith([['day' => '2026-11-27'], 'This day is in the future. Plan the session instead of logging it.'])]
     #[TestWith([['day' => '2026-02-30'], 'There is no such day.'])]
     #[TestWith([['day' => 'Friday'], 'A day is written as 2026-11-26.'])]
-    #[TestWith([['effort' => 11], 'How hard it felt is 0 to 10.'])]
+    #[TestWith([['effort' => 11], 'Effort is 0 to 10.'])]
     #[TestWith([['orthodox' => -1], '0 to 500 athletes.'])]
     #[TestWith([['levels' => ['4' => 2]], 'The level is 1, 2 or 3.'])]
     #[TestWith([['coach' => 999999], 'There is no such coach.'])]
@@ -507,15 +507,15 @@ final class LogbookTest extends ApiTestCase
         self::assertSame($before, $this->state());
     }
 
-    #[TestWith(['nonsense', 'This is no logbook of Periplus: the first line does not name its columns.'])]
+    #[TestWith(['nonsense', 'This is not a Periplus logbook: the first line does not name its columns.'])]
     #[TestWith([
         '{"format":"periplus-library"}',
-        'This is no logbook of Periplus. It is a JSON or CSV file that was taken out here.',
+        'This is not a Periplus logbook. Import a JSON or CSV file that was exported by Periplus.',
     ]),]
     #[TestWith(['{"format":"periplus-logbook","entries":[{"day":"2026-11-01"}]}', 'Entry 1 of the file has no key.'])]
     #[TestWith([
         '{"format":"periplus-logbook","entries":[{"key":"entry-77","day":"1 May"}]}',
-        'Entry entry-77: “1 May” is no day. Write it as 2026-11-26.',
+        'Entry entry-77: “1 May” is not a day. Write it as 2026-11-26.',
     ]),]
     public function testAFileThatIsNoLogbookIsRefusedAndNothingComesIn(string $file, string $message): void
     {
@@ -547,7 +547,7 @@ final class LogbookTest extends ApiTestCase
 
     #[TestWith([
         '/api/reports/load?from=2026-12-01&to=2026-11-01',
-        'The first day comes after the last. Turn them round.',
+        'The first day is after the last one. Swap them.',
     ]),]
     #[TestWith([
         '/api/reports/links?from=yesterday',

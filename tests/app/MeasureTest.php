@@ -99,8 +99,8 @@ final class MeasureTest extends ApiTestCase
     }
 
     /** @param list<int> $taps */
-    #[TestWith([[], 'Two strikes at least have to be heard. Tap once for each strike as it lands.'])]
-    #[TestWith([[5], 'Two strikes at least have to be heard. Tap once for each strike as it lands.'])]
+    #[TestWith([[], 'At least two strikes have to be heard. Tap once for each strike as it lands.'])]
+    #[TestWith([[5], 'At least two strikes have to be heard. Tap once for each strike as it lands.'])]
     #[TestWith([[0, -5], 'A moment is at most an hour from the first.'])]
     public function testWhatCannotBeMeasuredIsSaid(array $taps, string $message): void
     {

@@ -295,7 +295,7 @@ final class RunTest extends ApiTestCase
         $id = $this->start()['id'];
 
         self::assertSame(
-            [403, 'This screen only shows. A coach leads the session.'],
+            [403, 'This screen has no controls. A coach runs the session.'],
             $this->fromWall($key, $id, $kind),
         );
     }
@@ -387,7 +387,7 @@ final class RunTest extends ApiTestCase
         $answer = $this->ask('GET', '/api/screens/'.$key);
 
         self::assertSame(
-            [410, 'key-revoked', 'This address opens nothing any more. Ask a coach for a new one.'],
+            [410, 'key-revoked', 'This address no longer works. Ask a coach for a new one.'],
             [$answer->status, $answer->type(), $answer->title()],
         );
         self::assertSame(403, $this->ask('GET', "/api/screens/$key/listen")->status);

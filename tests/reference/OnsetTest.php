@@ -125,7 +125,7 @@ final class OnsetTest extends TestCase
         );
     }
 
-    #[TestWith(['', 'This is no WAV recording.'])]
+    #[TestWith(['', 'This is not a WAV recording.'])]
     #[TestWith(['RIFF....WAVE', 'The recording holds no sound.'])]
     public function testWhatIsNoRecordingIsSaid(string $bytes, string $message): void
     {

@@ -107,13 +107,13 @@ test("an import with mistakes says what each line would do, and all of it goes i
   await page.goto("/exchange");
   const name = `Imported ${Date.now()}`;
   await page
-    .getByLabel("What is to be imported")
+    .getByLabel("Text to import")
     .fill(`${unique()} # ${name}\n1 2 zork # Broken\n1 2 3b exit # Cellar window\n1 2 3b exit # Twice`);
   await page.getByRole("button", { name: "Preview" }).click();
   await expect(page.getByText("new 1")).toBeVisible();
   await expect(page.getByText("Line 2: 1 2 zork # Broken")).toBeVisible();
   await expect(page.getByText('"zork" is not a strike or a move.')).toBeVisible();
-  await expect(page.getByText("It is in the library just so.")).toBeVisible();
+  await expect(page.getByText("It is in the library unchanged.")).toBeVisible();
   await expect(page.getByText("This chain is in the library already as “Cellar window”.")).toBeVisible();
   await page.getByRole("button", { name: "Import 1 combination" }).click();
   await expect(page.getByText("Done: 1 new, 0 changed.")).toBeVisible();

@@ -72,7 +72,7 @@ test("from plan to run to log to next plan, with the server away in between, and
     await signIn(coach, COACH);
     await coach.goto(`/sessions/${plan.id}`);
     await coach.getByRole("button", { name: "Run", exact: true }).click();
-    await coach.getByLabel("Begins in, seconds").fill("4");
+    await coach.getByLabel("Starts in (s)").fill("4");
     await coach.getByRole("button", { name: "Start", exact: true }).click();
     await expect(coach).toHaveURL(/\/run\/\d+$/);
     await expect(wall.locator(".wall-numbers")).toBeVisible();
@@ -86,7 +86,7 @@ test("from plan to run to log to next plan, with the server away in between, and
     await expect(wall.getByText("Well done.")).toBeVisible({ timeout: 90_000 });
     const again = gym.begin("start");
     await new Promise((done) => again.on("exit", done));
-    await expect(wall.getByText("no server · it goes on")).toBeHidden();
+    await expect(wall.getByText("no server · continues")).toBeHidden();
     await coach.reload();
     await coach.getByRole("button", { name: "End", exact: true }).click();
     await coach.getByRole("button", { name: "End it" }).click();
@@ -110,7 +110,7 @@ test("from plan to run to log to next plan, with the server away in between, and
     for (let press = 0; press < 3; press += 1) {
       await coach.getByRole("button", { name: "One orthodox more" }).click();
     }
-    await coach.getByRole("toolbar", { name: "How hard it felt" }).getByRole("button", { name: "6" }).click();
+    await coach.getByRole("toolbar", { name: "Effort" }).getByRole("button", { name: "6" }).click();
     await coach.context().setOffline(true);
     await coach.getByRole("button", { name: "Save", exact: true }).click();
     await expect(coach.getByText("Kept on this device.")).toBeVisible();
@@ -170,7 +170,7 @@ test("a session is logged on a phone without the network, sent once when it is b
   ]);
 
   await page.goto(`/logbook/${entry.id}`);
-  await page.getByRole("button", { name: "Take it out" }).tap();
+  await page.getByRole("button", { name: "Remove it" }).tap();
   await page.getByRole("button", { name: "Undo" }).tap();
   await expect.poll(async () => (await logged()).length).toBe(1);
   await page.goto("/library?q=drilled+1+day");
@@ -224,10 +224,10 @@ test("a combination is measured by tapping and by sound, and a tap too many is t
   const box = await strip.boundingBox();
   await strip.click({ position: { x: (box?.width ?? 700) * 0.02, y: 60 } });
   await expect(page.getByText(/^21 hits.*1 too many/)).toBeVisible();
-  await page.getByRole("button", { name: "Take away what is too many" }).click();
+  await page.getByRole("button", { name: "Delete superfluous taps" }).click();
   await expect(page.getByText(/^20 hits/)).toBeVisible();
   await page.getByRole("button", { name: "Keep it" }).click();
-  await expect(page.getByText("Kept, as one athlete’s.")).toBeVisible();
+  await expect(page.getByText("Saved, without a name.")).toBeVisible();
   await expect(page.locator(".measure-kept li")).toHaveCount(1);
 });
 
@@ -258,7 +258,7 @@ test("an athlete plays a card on a phone without an account, until it is revoked
 
   await card.getByRole("button", { name: "Revoke" }).click();
   await page.getByRole("button", { name: "Revoke it" }).click();
-  await expect(page.getByText("Revoked. The link opens nothing any more.")).toBeVisible();
+  await expect(page.getByText("Revoked. The link no longer works.")).toBeVisible();
   await phone.reload();
   await expect(phone.getByText("Ask your coach for a new one.")).toBeVisible();
 });

@@ -93,7 +93,9 @@ test("screens are fetched when nothing else is to be done, and open without a ne
   await context.setOffline(true);
   await page.getByRole("link", { name: "Generate" }).click();
   await expect(page.getByRole("heading", { name: "Generate" })).toBeVisible();
-  await expect(page.getByText("There is no connection to the gym’s server; it goes on when it is back.")).toBeVisible();
+  await expect(
+    page.getByText("There is no connection to the gym’s server; this continues when it is back."),
+  ).toBeVisible();
   await context.setOffline(false);
 });
 
@@ -144,7 +146,7 @@ test("the level of a changed chain is the one of its check, and nobody is said t
   await write(page, harder);
   await page.getByRole("button", { name: "Save" }).click();
   await expect(page.locator(".save-level")).toContainText("The check says 3");
-  await expect(page.getByText("You gave it your own.")).toBeHidden();
+  await expect(page.getByText("Set by you.")).toBeHidden();
   await page.locator(".save-foot").getByRole("button", { name: "Save the change" }).click();
   await expect(page.getByText(/level 3/)).toBeVisible();
   await expect(page.getByText("given by a coach")).toBeHidden();
@@ -173,7 +175,7 @@ test("a search is read as a coach types it, and what is not understood finds not
   await expect(search).toHaveValue('"nobody has this"');
   await expect(page.getByText("Nothing fits all of these")).toBeVisible();
   await search.fill("starts with jib");
-  await expect(page.getByRole("heading", { name: "This search is not understood" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "The search was not understood" })).toBeVisible();
   await expect(page.locator(".library-table")).toHaveCount(0);
   await page.getByRole("button", { name: "jab", exact: true }).click();
   await expect(search).toHaveValue("starts with jab");

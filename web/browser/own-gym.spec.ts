@@ -146,7 +146,7 @@ test("from an empty gym to a list of thirty lines in mixed styles, in at most fo
     const maren = new Newcomer(page);
     await maren.takeUp(founded(gym));
     await maren.choose("Your own list");
-    await maren.type("What is to be imported", LIST);
+    await maren.type("Text to import", LIST);
     await maren.press("Preview");
     await expect(page.getByText("unreadable 1")).toBeVisible();
     await expect(page.getByText("The same chain is entry 2 of this file.")).toBeVisible();
@@ -237,8 +237,8 @@ test("a backup is made, downloaded, looked at beside the gym and put in its plac
     expect(await gym.total(), "the gym itself has not changed").toBe(
       Number(gym.sql("SELECT COUNT(*) FROM combination WHERE archived_at IS NULL")),
     );
-    await copy.getByRole("button", { name: "Put it in place of the gym" }).click();
-    await page.getByRole("button", { name: "Put it in place", exact: true }).click();
+    await copy.getByRole("button", { name: "Replace the gym with it" }).click();
+    await page.getByRole("button", { name: "Import it", exact: true }).click();
     await expect(page.getByLabel("E-mail")).toBeVisible({ timeout: 120_000 });
     expect(gym.sql("SELECT COUNT(*) FROM combination WHERE name = 'After the backup'")).toBe("0");
     expect(gym.sql(`SELECT revoked_at IS NOT NULL FROM wall WHERE wall_key = '${walls[0].key}'`)).toBe("1");

@@ -77,7 +77,7 @@ test("axe finds no fault on any other screen", async ({ page }) => {
   for (const [path, sign] of [
     ["/review", "Rope ladder"],
     ["/sessions", "Liver, three levels"],
-    ["/sessions/1", "Nothing stands in the way."],
+    ["/sessions/1", "Ready to run."],
     ["/run", "Round timer"],
     ["/voice", "What the sessions of these weeks say"],
     ["/advice", "Jogging"],
@@ -109,7 +109,7 @@ test("axe finds no fault while a session runs", async ({ page }) => {
   await signIn(page, HEAD_COACH);
   await page.goto("/sessions/1");
   await page.getByRole("button", { name: "Run", exact: true }).click();
-  await page.getByLabel("Begins in, seconds").fill("0");
+  await page.getByLabel("Starts in (s)").fill("0");
   expect(await faults(page), "start").toEqual([]);
   await page.getByRole("button", { name: "Start", exact: true }).click();
   await expect(page.getByRole("button", { name: "Pause" })).toBeVisible();

@@ -104,15 +104,15 @@ test("a session in one press has its reasons; what is locked stays when the rest
   await expect(page).toHaveURL(/\/sessions\/\d+$/);
   await expect(page.getByText("A ladder comes first")).toBeVisible();
   await expect(page.getByText(/left of 60 min/)).toBeVisible();
-  await expect(page.getByText("Nothing stands in the way.")).toBeVisible();
+  await expect(page.getByText("Ready to run.")).toBeVisible();
   const chains = async (number: number) =>
     (await rounds(page).getByRole("article").nth(number).locator(".set-chain .numbers").allTextContents()).join("; ");
   const [kept, other] = [await chains(2), await Promise.all([0, 1, 3, 4, 5, 6].map(chains))];
   await rounds(page).getByRole("article").nth(2).getByRole("button", { name: "Lock the round" }).click();
-  await page.getByRole("banner").or(page.locator(".plan-head")).getByRole("button", { name: "In one press" }).click();
+  await page.getByRole("banner").or(page.locator(".plan-head")).getByRole("button", { name: "Generate" }).click();
   await expect(page.getByText("One locked part stays")).toBeVisible();
-  await page.getByLabel("Seed: another one, another session").fill("4711");
-  await page.getByRole("button", { name: "Make the rest anew" }).click();
+  await page.getByLabel("Seed (change it for a different session)").fill("4711");
+  await page.getByRole("button", { name: "Generate the rest again" }).click();
   await expect(page.getByRole("dialog")).toBeHidden();
   await expect.poll(async () => await Promise.all([0, 1, 3, 4, 5, 6].map(chains))).not.toEqual(other);
   expect(await chains(2)).toBe(kept);
@@ -132,22 +132,22 @@ test("rounds are stretched, copied, moved and taken out by keys, and a reload ha
   const first = handle(page, /^Rounds, round 1,/);
   await first.focus();
   await page.keyboard.press("Shift+ArrowRight");
-  await expect(rounds(page).getByLabel("Work, seconds")).toHaveValue("195");
+  await expect(rounds(page).getByLabel("Work (s)")).toHaveValue("195");
   await page.keyboard.press("Control+d");
   await expect(rounds(page).getByRole("article")).toHaveCount(2);
   await page.keyboard.press("Shift+ArrowLeft");
-  await expect(rounds(page).getByLabel("Work, seconds").nth(1)).toHaveValue("180");
+  await expect(rounds(page).getByLabel("Work (s)").nth(1)).toHaveValue("180");
   await expect(handle(page, /^Rounds, round 2,/)).toBeFocused();
   await page.keyboard.press("Alt+ArrowLeft");
-  await expect(rounds(page).getByLabel("Work, seconds").first()).toHaveValue("180");
+  await expect(rounds(page).getByLabel("Work (s)").first()).toHaveValue("180");
   await page.keyboard.press("Delete");
   await expect(rounds(page).getByRole("article")).toHaveCount(1);
   await page.keyboard.press("Control+z");
   await expect(rounds(page).getByRole("article")).toHaveCount(2);
   await saved(page);
   await page.reload();
-  await expect(rounds(page).getByLabel("Work, seconds").first()).toHaveValue("180");
-  await expect(rounds(page).getByLabel("Work, seconds").nth(1)).toHaveValue("195");
+  await expect(rounds(page).getByLabel("Work (s)").first()).toHaveValue("180");
+  await expect(rounds(page).getByLabel("Work (s)").nth(1)).toHaveValue("195");
 });
 
 async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
@@ -183,7 +183,7 @@ test("a combination is dropped from the library, a round is moved on the clock a
   await page.getByRole("button", { name: "Put Cellar window into the chosen set" }).click();
   await expect(rounds(page).getByText("1 2 3b exit", { exact: true })).toHaveCount(2);
   const second = rounds(page).getByRole("article").nth(1);
-  await second.getByLabel("Work, seconds").fill("60");
+  await second.getByLabel("Work (s)").fill("60");
   await page.keyboard.press("Tab");
   await expect(handle(page, /^Rounds, round 2, 1:00/)).toBeVisible();
   // Until the answer is there the round is drawn at its old length.
@@ -314,7 +314,7 @@ test("a combination that the library changes after planning is shown as planned 
   await newSession(page);
   await page.getByLabel("Search the library").fill(name);
   await page.getByLabel("all rules").check();
-  const put = page.getByRole("button", { name: `Put ${name} into the chosen set` });
+  const put = page.getByRole("button", { name: `Add ${name} to the selected set` });
   await rounds(page).getByLabel("Type a combination").click();
   await put.click();
   await expect(rounds(page).getByText(made.text, { exact: true })).toBeVisible();
@@ -439,5 +439,5 @@ test("the head coach makes a course and edits the reminders; a coach sees them a
   await expect(tomas.getByRole("button", { name: "Add one" })).toHaveCount(0);
   await tomas.context().close();
   await reminders.getByRole("button", { name: "Reset to the built-in list" }).click();
-  await expect(page.getByText("The reminders are as they came.")).toBeVisible();
+  await expect(page.getByText("The reminders are built-in.")).toBeVisible();
 });

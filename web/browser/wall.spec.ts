@@ -96,7 +96,7 @@ test("a session runs from first bell to last on two walls while server and datab
         process.kill(pid, "SIGKILL");
       }
     }
-    await expect(floor.getByText("no server · it goes on")).toBeVisible();
+    await expect(floor.getByText("no server · continues")).toBeVisible();
     await bags.reload();
     await expect(bags.locator(".wall-head")).toBeVisible();
     const before = await clockOf(floor);
@@ -106,7 +106,7 @@ test("a session runs from first bell to last on two walls while server and datab
 
     const again = gym.begin("start");
     await new Promise((done) => again.on("exit", done));
-    await expect(floor.getByText("no server · it goes on")).toBeHidden();
+    await expect(floor.getByText("no server · continues")).toBeHidden();
     expect(await apart(floor, bags)).toBeLessThanOrEqual(50);
     for (const wall of walls) {
       await expect(wall.getByText("Well done.")).toBeVisible({ timeout: 120_000 });
@@ -138,7 +138,7 @@ test("a coach starts a plan, leads it from the remote, and an athlete follows it
   await signIn(page, HEAD_COACH);
   await page.goto(`/sessions/${await planned(api)}`);
   await page.getByRole("button", { name: "Run", exact: true }).click();
-  await page.getByLabel("Begins in, seconds").fill("0");
+  await page.getByLabel("Starts in (s)").fill("0");
   await page.getByRole("button", { name: "Start", exact: true }).click();
   await expect(page).toHaveURL(/\/run\/\d+$/);
   await expect(wall.getByText("Warm-up")).toBeVisible();
@@ -157,7 +157,7 @@ test("a coach starts a plan, leads it from the remote, and an athlete follows it
 
   await page.getByRole("button", { name: "Swap …" }).click();
   await page.getByLabel(/^In place of/).fill("1 2 3 2");
-  await page.getByRole("button", { name: "Take what is typed" }).click();
+  await page.getByRole("button", { name: "Use the text" }).click();
   await expect(wall.locator(".wall-track-numbers").first()).toHaveText("1 2 3 2");
 
   const follow = page.getByRole("link", { name: "Open it" });

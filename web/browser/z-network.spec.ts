@@ -141,7 +141,7 @@ test("the gym's network is served over TLS under its names alone, and a wall is 
       gym.run("stop");
       await page.reload();
       await expect(page.locator(".wall-head")).toBeVisible();
-      await expect(page.getByText("no server · it goes on")).toBeVisible();
+      await expect(page.getByText("no server · continues")).toBeVisible();
     } finally {
       await browser.close();
     }

@@ -49,14 +49,14 @@ final readonly class GenerationCriteria
         if ($count < 1 || $count > self::MAX_CHAINS) {
             throw new \DomainException(
                 t(
-                    '1 to {maxChains} chains are made at a time, not {count}.',
+                    '1 to {maxChains} chains can be generated at a time, not {count}.',
                     maxChains: self::MAX_CHAINS,
                     count: $count,
                 ),
             );
         }
         if (!\in_array($clean, [Severity::Hint, Severity::Should, Severity::Must], true)) {
-            throw new \DomainException(t('Chains are clean of hint, should or must.'));
+            throw new \DomainException(t('The lightest finding to avoid is hint, should or must.'));
         }
     }
 

@@ -50,8 +50,10 @@ final readonly class AllHard implements Rule
         return [
             new RuleMatch(
                 null,
-                t('Effort is marked, but nothing accelerates towards the end. Make the first ones quick and the last '
-                    .'one hard.'),
+                t(
+                    'Effort is marked, but nothing accelerates towards the end. Make the first strikes quick and the '
+                        .'last one hard.',
+                ),
             ),
         ];
     }

@@ -20,9 +20,11 @@ final readonly class PastTheFeet implements Rule
         return new RuleDefinition(
             'past-the-feet',
             t('Over the feet'),
-            t('The weight has to be over the feet that are down; past their edge the athlete falls, and cannot strike '
-                .'or leave. It is said where a link waits as well: then the tempo, or the chain, leaves the weight '
-                .'no time.'),
+            t(
+                'The weight has to stay over the feet that are down; past their edge the athlete falls and can '
+                    .'neither strike nor exit. It is reported where a link waits as well: the tempo, or the chain, '
+                    .'gives the weight no time.',
+            ),
             new RuleExample('13 shift 14', tempo: 0.8),
             new RuleExample('13 shift 14'),
             order: 20,

@@ -25,9 +25,12 @@ final readonly class SameSideRun implements Rule
         return new RuleDefinition(
             'same-side-run',
             t('Same side three times'),
-            t('Three strikes in a row from one side leave the hips nowhere to come from, and the guard on that side '
-                .'gone. Jabs of that side, feints and push kicks do not count, and a jab of the other side ends the '
-                .'run.'),
+            t(
+                'After three strikes in a row from one side the hips cannot turn further, and that side has no '
+                    .'guard. Jabs of that side, feints and push kicks do not count, and a jab of the other side '
+                    .'ends the '.
+                    'run.',
+            ),
             new RuleExample('3b 3 5'),
             new RuleExample('3b 2 5'),
             order: 100,

@@ -133,11 +133,16 @@ final class Composer
         $this->explain(
             $kind->value,
             match ($kind) {
-                BlockKind::WarmUp => t('The warm-up takes {time}{more}.', time: PlanReader::time($seconds), more: $kicks
+                BlockKind::WarmUp => t(
+                    'The warm-up takes {time}{more}.',
+                    time: PlanReader::time($seconds),
+                    more: $kicks
                         ? t(' and opens the hips, because kicks follow')
-                        : t(' and wakes shoulders and feet, because hands follow')),
-                BlockKind::Conditioning => t('An hour has room for conditioning after the rounds, when technique no '
-                    .'longer suffers from it.'),
+                        : t(' and wakes shoulders and feet, because hands follow'),
+                ),
+                BlockKind::Conditioning => t(
+                    'An hour has room for conditioning after the rounds, where it does not hurt the technique.',
+                ),
                 default => t('The cool-down takes {time} to bring the breath down.', time: PlanReader::time($seconds)),
             },
         );
@@ -194,7 +199,7 @@ final class Composer
         $most = max(0, ...array_map(\count(...), $choices));
         [$drill, $why] =
             0 === $most
-                ? ['free', t('Free work, because nothing of the library fits.')]
+                ? ['free', t('Free work, because nothing in the library fits.')]
                 : $this->drill($number, $count, $most);
         $sets = array_map(fn (array $ofTrack): array => [$this->set($drill, $number, $count, $ofTrack)], $choices);
         $this->explain("blocks[1].rounds[$number]", $why);
@@ -221,7 +226,7 @@ final class Composer
             0 === $number => ['ladder', t('A ladder comes first: the first combination is built strike by strike.')],
             $number === $count - 1 && $count > 2 => [
                 'calls',
-                t('Calls come last: everything of the day, and nobody knows when.'),
+                t('Calls come last: everything of the day, in random order.'),
             ],
             $number === $count - 2 && $count > 4 && $isPartner => [
                 'return-fire',
@@ -233,7 +238,7 @@ final class Composer
             ],
             1 === $number % 2 && $combinations > 1 => [
                 'set-list',
-                t('Two combinations in turn: what they share is kept, and the change is announced.'),
+                t('Two combinations in turn: what they share stays, and the change is announced.'),
             ],
             default => ['repeat', t('One combination all round, until it needs no thought.')],
         };

@@ -43,7 +43,7 @@ final readonly class Selection
         $meant = array_values(array_filter($fitting, $this->wishes->aim->isMetBy(...)));
         if ([] === $meant && [] !== $fitting) {
             $unmet[] = t(
-                'Nothing in the library that level {level} can throw is about {aim}; these were chosen without it.',
+                'No combination for level {level} fits the aim {aim}; these were chosen without it.',
                 level: $level,
                 aim: $this->wishes->aim->title(),
             );
@@ -61,7 +61,7 @@ final readonly class Selection
             );
             if ([] !== $meant && [] !== $more) {
                 $unmet[] = t(
-                    'Only {fromAim} for level {level} are about {aim}; {count} others fill up.',
+                    'Only {fromAim} combinations for level {level} fit the aim {aim}; {count} others were added.',
                     fromAim: $fromAim,
                     level: $level,
                     aim: $this->wishes->aim->title(),

@@ -42,7 +42,7 @@ final readonly class Wishes
         if ($minutes < self::MIN_MINUTES || $minutes > self::MAX_MINUTES) {
             throw new \DomainException(
                 t(
-                    'A session in one press lasts {minMinutes} to {maxMinutes} minutes, not {minutes}.',
+                    'A generated session lasts {minMinutes} to {maxMinutes} minutes, not {minutes}.',
                     minMinutes: self::MIN_MINUTES,
                     maxMinutes: self::MAX_MINUTES,
                     minutes: $minutes,

@@ -25,7 +25,10 @@ final readonly class BalanceDrill implements Drill
         return new DrillDefinition(
             'balance',
             'BalanceDrill',
-            t('One technique over and over, the other foot never down before the side changes; each side twice.'),
+            t(
+                'One technique repeated on one leg, with the other foot off the floor until the side changes; each '
+                    .'side twice.',
+            ),
             [1, 1],
             [
                 Parameter::whole('seconds', 'A side', 30, 10, 120, 'seconds'),

@@ -27,7 +27,7 @@ final readonly class Builder implements Drill
         return new DrillDefinition(
             'builder',
             t('Builder'),
-            t('Each minute or each round adds one or two items to the same chain; what is new is marked.'),
+            t('Each minute or round adds one or two items to the same chain; new items are marked.'),
             [1, 5],
             [
                 Parameter::choice('by', t('Grows'), 'work', [
@@ -65,7 +65,7 @@ final readonly class Builder implements Drill
             if ($index > 0 && !Sequence::of($chain)->startsWith(Sequence::of($chains[$index - 1]))) {
                 $problems[] = new DrillProblem(
                     t(
-                        '{write} does not begin with {write2}. Each step of a builder goes on from the one before.',
+                        '{write} does not start with {write2}. Each step of a builder continues the one before.',
                         write: $run->write($chain),
                         write2: $run->write($chains[$index - 1]),
                     ),

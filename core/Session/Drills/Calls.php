@@ -28,8 +28,10 @@ final readonly class Calls implements Drill
         return new DrillDefinition(
             'calls',
             t('Calls'),
-            t('Short chains, single strikes and moves are called at random; nobody can foresee when. The vocabulary '
-                .'may grow minute by minute.'),
+            t(
+                'Short chains, single strikes and moves are called at random times. The vocabulary may grow minute '
+                    .'by minute.',
+            ),
             [1, 24],
             [
                 Parameter::whole('least', t('Shortest silence'), 2, 1, 60, 'seconds'),

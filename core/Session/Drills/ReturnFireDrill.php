@@ -30,8 +30,10 @@ final readonly class ReturnFireDrill implements Drill
         return new DrillDefinition(
             'return-fire',
             t('Return fire'),
-            t('The opponent answers with the strike that ended the chain; the athlete defends and counters. What takes '
-                .'it and what is ready then is computed.'),
+            t(
+                'The opponent answers with the strike that ended the chain; the athlete defends and counters. The '
+                    .'defence and the counter are computed.',
+            ),
             [1, 1],
             [
                 Parameter::whole('seconds', t('Each defence'), 30, 10, 180, 'seconds'),

@@ -25,7 +25,7 @@ final readonly class SetList implements Drill
         return new DrillDefinition(
             'set-list',
             t('Set list'),
-            t('Two to five combinations, one after the other; the next one stands before the change.'),
+            t('Two to five combinations, one after the other; the next one is shown before the change.'),
             [2, 5],
             [
                 Parameter::wholes('seconds', t('Seconds each'), [], 5, 600, 'seconds'),

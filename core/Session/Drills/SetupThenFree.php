@@ -25,7 +25,7 @@ final readonly class SetupThenFree implements Drill
         return new DrillDefinition(
             'setup-free',
             t('Setup, then free'),
-            t('A fixed beginning, then the athlete goes on freely.'),
+            t('A fixed start, then the athlete continues freely.'),
             [1, 1],
             [
                 Parameter::whole(

@@ -28,7 +28,7 @@ final readonly class DueBounds
             new WarningDefinition(
                 'due-least',
                 t('Due again: at the earliest'),
-                t('What fell apart comes back soon, but not so soon that nothing was thought over. {why}', why: $why),
+                t('What fell apart comes back soon, but with some time to rest on it. {why}', why: $why),
                 t('Plan what is due'),
                 new RuleThreshold(3, 1, 60, 'days', t('at least')),
                 51,

@@ -71,7 +71,7 @@ final readonly class LoadFindings
         $jabs = $openings > 0 ? ($figures['openings jab'] ?? 0.0) / $openings : null;
         if (null !== $jabs && $jabs > self::JAB_SHARES[1]) {
             $findings[] = t(
-                '{jabs} % of the repetitions open with a jab: whoever knows this class knows what comes first.',
+                '{jabs} % of the repetitions open with a jab: opponents will know what comes first.',
                 jabs: round(100 * $jabs),
             );
         }

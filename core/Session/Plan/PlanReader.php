@@ -119,7 +119,7 @@ final class PlanReader
         if ($seconds > SessionPlan::MAX_SECONDS) {
             $fields->problem(
                 t(
-                    'The session lasts {time}; at most {maxSeconds} h can be run. Take rounds out.',
+                    'The session lasts {time}; at most {maxSeconds} h can be run. Remove rounds.',
                     time: self::time($seconds),
                     maxSeconds: SessionPlan::MAX_SECONDS / 3600,
                 ),
@@ -128,7 +128,7 @@ final class PlanReader
         } elseif (null !== $plan->minutes && $seconds > 60 * $plan->minutes) {
             $fields->problem(
                 t(
-                    'The session comes to {time} and has {minutes} min: {time2} too long.',
+                    'The session lasts {time}, and there are {minutes} min: {time2} too long.',
                     time: self::time($seconds),
                     minutes: $plan->minutes,
                     time2: self::time($seconds - 60 * $plan->minutes),
@@ -238,7 +238,7 @@ final class PlanReader
         }
         if ([] === $read && [] === (array) $fields->raw('rounds')) {
             $fields->problem(
-                t('"{name}" has no round yet. Add one, or take the block out.', name: $name),
+                t('"{name}" has no round yet. Add one, or remove the block.', name: $name),
                 'rounds',
                 false,
             );
@@ -290,7 +290,7 @@ final class PlanReader
             ?? self::sum($sets);
         if (null === $seconds) {
             $fields->problem(
-                t('It is not said how long this round is. Give it seconds, or give them to each of its sets.'),
+                t('This round has no length. Give it seconds, or give them to each of its sets.'),
                 'seconds',
             );
 
@@ -700,7 +700,7 @@ final class PlanReader
         }
         $link = reset($links);
 
-        return false === $link ? t('Look at it on the bench.') : $result->timing->reason($link);
+        return false === $link ? t('Review it on the bench.') : $result->timing->reason($link);
     }
 
     /** @return list<Track> */

@@ -203,8 +203,7 @@ final class ProgrammeBuilder
                 if (\count($this->cues) + \count($cues) > self::MAX_CUES) {
                     throw new ProgrammeTooLarge(
                         t(
-                            'This session has more than {maxCues} calls and signs. Take rounds out, or call less '
-                                .'often.',
+                            'This session has more than {maxCues} calls and signs. Remove rounds, or call less often.',
                             maxCues: number_format(self::MAX_CUES),
                         ),
                     );

@@ -71,7 +71,7 @@ final readonly class Commands
     {
         $place = $this->now($state, $now)->place;
         if (null === $place->round) {
-            throw new CommandRefused(t('Between two blocks there is no round that could be done once more.'));
+            throw new CommandRefused(t('There is no round between two blocks to repeat.'));
         }
         if ($this->programme->lengthMs + $this->length($place) > self::MAX_LENGTH_MS) {
             throw new CommandRefused(t('A session lasts twelve hours at most.'));
@@ -82,10 +82,12 @@ final readonly class Commands
 
     private function swap(RunState $state, RunCommand $command, int $now): RunChange
     {
-        $with = $command->with ?? throw new CommandRefused(t('Say which combination comes in.'));
+        $with = $command->with ?? throw new CommandRefused(t('Say which combination replaces it.'));
         $segment = $this->now($state, $now, $command->track);
         if (null === $segment->set || !isset($segment->set->combinations[$command->combination])) {
-            throw new CommandRefused(t('What goes on now has no such combination. Swap it once its round has begun.'));
+            throw new CommandRefused(
+                t('The current work has no such combination. Swap it once its round has started.'),
+            );
         }
 
         return new RunChange(

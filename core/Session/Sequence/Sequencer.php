@@ -57,7 +57,7 @@ final class Sequencer
         if (\count($stops) > self::MAX_COMBINATIONS) {
             throw new \DomainException(
                 t(
-                    'At most {maxCombinations} combinations are put into an order at once.',
+                    'At most {maxCombinations} combinations can be ordered at a time.',
                     maxCombinations: self::MAX_COMBINATIONS,
                 ),
             );

@@ -63,7 +63,7 @@ final readonly class SequenceSerializer
             $problems[] = [
                 'line' => Sequencer::MAX_COMBINATIONS,
                 'message' => t(
-                    'At most {maxCombinations} combinations are put into an order at once.',
+                    'At most {maxCombinations} combinations can be ordered at a time.',
                     maxCombinations: Sequencer::MAX_COMBINATIONS,
                 ),
             ];

@@ -22,7 +22,7 @@ final readonly class NoCoolDown implements Warning
         return new WarningDefinition(
             'no-cool-down',
             t('No cool-down'),
-            t('Bringing pulse and breath down keeps athletes from leaving dizzy and stiff.'),
+            t('Bringing the pulse and breath down keeps athletes from leaving dizzy and stiff.'),
             t('Put a cool-down after'),
             new RuleThreshold(20, 0, 360, t('minutes of session'), 'from'),
             70,

@@ -22,7 +22,7 @@ final readonly class NoWarmUp implements Warning
         return new WarningDefinition(
             'no-warm-up',
             t('No warm-up'),
-            t('Cold muscles and joints are hurt more easily, and the first round is wasted on warming.'),
+            t('Cold muscles and joints are injured more easily, and the first round is wasted on warming up.'),
             t('Put a warm-up before'),
             new RuleThreshold(20, 0, 360, t('minutes of session'), 'from'),
             60,

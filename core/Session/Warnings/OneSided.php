@@ -21,7 +21,7 @@ final readonly class OneSided implements Warning
     {
         return new WarningDefinition(
             'one-sided-session',
-            t('One side carries it'),
+            t('One side does the work'),
             t('Shoulders, hips and shins of one side do most of the work; over weeks that is where it begins to hurt, '
                 .'and the other side stays behind.'),
             t('Add a round in the other stance'),

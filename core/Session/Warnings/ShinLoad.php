@@ -22,8 +22,10 @@ final readonly class ShinLoad implements Warning
         return new WarningDefinition(
             'shin-load',
             t('Kicks on one shin'),
-            t('So many kicks with one shin against a bag or a partner bruise it; pads are softer, and the count comes '
-                .'down over the week.'),
+            t(
+                'So many kicks with one shin against a bag or a partner bruise it; pads are softer. Reduce the '
+                    .'number over the week.',
+            ),
             t('Move the kicks to pads'),
             new RuleThreshold(120, 10, 2000, t('kicks with one shin'), 'above'),
             20,

@@ -22,8 +22,10 @@ final readonly class UppercutsOnBag implements Warning
         return new WarningDefinition(
             'uppercuts-on-bag',
             t('Uppercuts on the bag'),
-            t('An uppercut on a hanging bag can roll the wrist. Wrapped, short, and not too many; who feels it asks a '
-                .'physician.'),
+            t(
+                'An uppercut on a hanging bag can roll the wrist. Wrap the hands, throw it short, and not too often; '
+                    .'ask a physician if it hurts.',
+            ),
             t('Halve them: do every second round with uppercuts on pads'),
             new RuleThreshold(40, 0, 1000, t('uppercuts on a bag'), t('above')),
             30,

@@ -157,7 +157,7 @@ final class AlignmentTest extends TestCase
         [0.0, 300.0],
         'A chain with fewer than two strikes that land has no time between them to measure.',
     ]),]
-    #[TestWith(['1 2', [10.0], 'Two strikes at least have to be heard. Tap once for each strike as it lands.'])]
+    #[TestWith(['1 2', [10.0], 'At least two strikes have to be heard. Tap once for each strike as it lands.'])]
     public function testWhatCannotBeMeasuredIsSaid(string $chain, array $taps, string $message): void
     {
         $this->expectExceptionMessage($message);

@@ -65,7 +65,7 @@ final class NumberingReviewTest extends TestCase
             array_column($problems, 'stops'),
             'A second number for the same can be read.',
         );
-        self::assertSame('1 is given twice: to row 1 as well.', $problems[0]['message']);
+        self::assertSame('1 is used twice: also in row 1.', $problems[0]['message']);
     }
 
     public function testANumberingWithoutNumbersIsNone(): void

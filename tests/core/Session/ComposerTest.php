@@ -87,7 +87,7 @@ final class ComposerTest extends TestCase
     {
         $composition = self::compose(30, [1], Aim::of('weapon', 'elbow'), 1);
 
-        self::assertStringContainsString('is about elbows', $composition->unmet[0]);
+        self::assertStringContainsString('fits the aim elbows', $composition->unmet[0]);
         self::assertNotSame([], self::ids($composition->plan));
     }
 
@@ -119,7 +119,7 @@ final class ComposerTest extends TestCase
         // A course with past sessions gets nothing with more than two new links, and free work says why.
         if ([] === self::ids($held->plan)) {
             self::assertContains(
-                'Free work, because nothing of the library fits.',
+                'Free work, because nothing in the library fits.',
                 array_column($held->reasons, 'message'),
             );
         }

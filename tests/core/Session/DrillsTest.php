@@ -214,7 +214,7 @@ final class DrillsTest extends TestCase
     #[TestWith(['set-list', ['1 2', '1 2 3'], ['seconds' => [30, 40]], 120, 'does not fill 120 s'])]
     #[TestWith(['set-list', ['1 2', '1 2 3', '1 6'], [], 100, 'cannot be shared equally'])]
     #[TestWith(['ladder', ['1 2 3'], ['rung' => 30], 60, 'the whole is never reached. Shorten the rungs to 20 s'])]
-    #[TestWith(['builder', ['1 2', '3 2'], [], 60, '3 2 does not begin with 1 2'])]
+    #[TestWith(['builder', ['1 2', '3 2'], [], 60, '3 2 does not start with 1 2'])]
     #[TestWith(['thirds', [], ['seconds' => 40], 100, 'does not fill 100 s'])]
     #[TestWith(['return-fire', ['slip-lead'], [], 60, 'Nothing of this chain lands'])]
     #[TestWith(['calls', ['1'], ['least' => 9, 'most' => 3], 60, 'longer than the longest'])]

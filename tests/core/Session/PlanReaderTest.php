@@ -35,7 +35,7 @@ final class PlanReaderTest extends TestCase
         yield 'longer than planned' => [
             Plans::of([[...$round, 'times' => 20]], ['minutes' => 15]),
             'minutes',
-            'comes to 20 min and has 15 min: 5 min too long',
+            'lasts 20 min, and there are 15 min: 5 min too long',
         ];
         yield 'an empty set' => [
             Plans::set('repeat', []),
@@ -80,7 +80,7 @@ final class PlanReaderTest extends TestCase
         yield 'no length' => [
             Plans::of([['sets' => [['combinations' => ['1 2']]]]]),
             'blocks[0].rounds[0].seconds',
-            'It is not said how long this round is',
+            'This round has no length',
         ];
         yield 'sets that do not fill' => [
             Plans::of([

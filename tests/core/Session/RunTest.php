@@ -233,12 +233,12 @@ final class RunTest extends TestCase
                 with: new PlannedCombination('1', new ChainInStance(Chains::read('1'), Stance::Orthodox)),
             ),
             70_000,
-            'What goes on now has no such combination. Swap it once its round has begun.',
+            'The current work has no such combination. Swap it once its round has started.',
         ];
         yield 'a swap for nothing' => [
             new RunCommand('press-0001', CommandKind::Swap),
             10_000,
-            'Say which combination comes in.',
+            'Say which combination replaces it.',
         ];
     }
 

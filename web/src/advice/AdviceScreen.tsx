@@ -23,8 +23,8 @@ export default function AdviceScreen() {
       </h1>
       <p className="small">
         <Trans>
-          Common practice, in the words of this gym. Two reminders at most stand with a combination on paper and in a
-          session: the one that mends its worst link first, then those of its techniques.
+          Common practice, in the words of this gym. At most two reminders are shown with a combination on paper and in
+          a session: first the one for its worst link, then those for its techniques.
         </Trans>
       </p>
       <Failure error={advice.error} onRetry={advice.refetch} />
@@ -53,8 +53,7 @@ function Reminders({ advice }: { advice: Advice }) {
     save.mutate(
       { version: advice.remindersVersion, reminders },
       {
-        onSuccess: () =>
-          notice.done(reminders === null ? t`The reminders are as they came.` : t`The reminders are saved.`),
+        onSuccess: () => notice.done(reminders === null ? t`The reminders are built-in.` : t`The reminders are saved.`),
       },
     );
   return (
@@ -66,7 +65,7 @@ function Reminders({ advice }: { advice: Advice }) {
       <span className="form-row">
         <Select
           value={of}
-          aria-label={t`Reminders for what`}
+          aria-label={t`Topic of the reminders`}
           options={advice.reminderTopics.map((topic) => ({ value: topic, label: topicWords(topic) }))}
           onChange={setOf}
           popupMatchSelectWidth={false}
@@ -138,8 +137,7 @@ function Exercises({ advice }: { advice: Advice }) {
     save.mutate(
       { version: advice.exercisesVersion, exercises },
       {
-        onSuccess: () =>
-          notice.done(exercises === null ? t`The exercises are as they came.` : t`The exercises are saved.`),
+        onSuccess: () => notice.done(exercises === null ? t`The exercises are built-in.` : t`The exercises are saved.`),
       },
     );
   const add = () => {
@@ -257,7 +255,7 @@ function Exercises({ advice }: { advice: Advice }) {
                 />
                 {head && (
                   <Button onClick={() => setRows((now) => now.filter((one) => one !== row))}>
-                    <Trans>Take out of the list</Trans>
+                    <Trans>Remove from the list</Trans>
                   </Button>
                 )}
               </div>

@@ -11,8 +11,7 @@ export function Notices() {
       {!reachable && (
         <p className="notice notice-away">
           <Trans>
-            No connection to the gym’s server. What is shown may be old; what you type is kept and goes on when it is
-            back.
+            No connection to the gym’s server. What is shown may be old; what you type is kept and sent when it is back.
           </Trans>
         </p>
       )}
@@ -22,7 +21,7 @@ export function Notices() {
           <button type="button" className="link-button" onClick={() => window.location.reload()}>
             <Trans>Reload the page</Trans>
           </button>
-          <Trans> when it suits you; what stands on the bench stays.</Trans>
+          <Trans> when it suits you; the bench keeps its line.</Trans>
         </p>
       )}
     </div>

@@ -39,10 +39,10 @@ export function ScreenError() {
       <h1>{title}</h1>
       <p>
         {outdated
-          ? t`The page that is open is from before. Reload it; what stands on the bench stays.`
+          ? t`This page is outdated. Reload it; the bench keeps its line.`
           : missing
-            ? t`There is no connection to the gym’s server, or it broke off. Everything else that is open goes on.`
-            : t`Something in it went wrong on our side. Nothing that was saved is lost, and what stands on the bench stays.`}
+            ? t`There is no connection to the gym’s server. Other open pages keep working.`
+            : t`Something went wrong on our side. Nothing saved is lost, and the bench keeps its line.`}
       </p>
       {tried && !reachable && (
         <p>

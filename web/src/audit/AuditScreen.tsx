@@ -62,7 +62,7 @@ export default function AuditScreen() {
           </h2>
           <p>
             <Trans>
-              Every change of the library, the numbering, the rules and the coaches stands here with who made it.
+              Every change of the library, the numbering, the rules and the coaches is listed here with its author.
             </Trans>
           </p>
         </div>

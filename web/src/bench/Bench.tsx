@@ -132,7 +132,7 @@ export function Bench({ id, stored, proposal }: Props) {
       const mine = draft;
       change(stored);
       entry.release();
-      notice.undo(t`Back to what is saved.`, () => change(mine));
+      notice.undo(t`Back to the saved version.`, () => change(mine));
     }
   });
   const onCopy = useStable(() => notice.copy(window.location.href, t`The link is copied.`));

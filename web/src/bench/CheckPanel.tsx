@@ -43,7 +43,7 @@ export function CheckPanel({
       compareAddress({
         first,
         firstStance: stance,
-        firstTitle: t`As it is`,
+        firstTitle: t`Unchanged`,
         second,
         secondStance,
         secondTitle,
@@ -75,7 +75,7 @@ export function CheckPanel({
       ) : (
         <section className="panel findings findings-empty">
           <p className="small">
-            <Trans>What the check says will stand here.</Trans>
+            <Trans>The check appears here.</Trans>
           </p>
         </section>
       )}

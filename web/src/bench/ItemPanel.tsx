@@ -15,7 +15,7 @@ interface Props {
 const SIGNS: Partial<Record<ItemEdit["kind"], string>> = { "leave-out": "✕", earlier: "◀", later: "▶" };
 const ROWS: { kinds: ItemEdit["kind"][]; label: string }[] = [
   { kinds: ["leave-out", "earlier", "later", "target", "effort"], label: t`Change it` },
-  { kinds: ["exchange"], label: t`Put in its place` },
+  { kinds: ["exchange"], label: t`Replace it` },
 ];
 
 /** The changes that can be made to the pressed item, each with the resulting verdict. */

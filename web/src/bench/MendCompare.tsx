@@ -37,7 +37,7 @@ export function MendCompare({ check, mend, request, onMend, onClose }: Props) {
     >
       {ready && mended.readable ? (
         <Compare
-          first={{ title: t`As it is`, check, stance: request.stance ?? "orthodox" }}
+          first={{ title: t`Unchanged`, check, stance: request.stance ?? "orthodox" }}
           second={{ title: t`Mended`, check: mended.readable, stance: request.stance ?? "orthodox" }}
         />
       ) : (

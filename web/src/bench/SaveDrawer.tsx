@@ -82,10 +82,10 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
               className="save-waits"
               showIcon
               role="status"
-              title={t`There is no connection. It waits here, and goes out once as soon as the server is back and has checked it.`}
+              title={t`There is no connection. It is saved once, as soon as the server is back and has checked it.`}
               action={
                 <Button onClick={saving.giveUp}>
-                  <Trans>Do not send it</Trans>
+                  <Trans>Discard it</Trans>
                 </Button>
               }
             />
@@ -147,8 +147,8 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
         {sameName && (
           <p className="save-same" role="status">
             <Trans>
-              <Link to={`/combinations/${sameName.id}`}>{sameName.text}</Link> has this name already. Two of one name
-              are hard to tell apart.
+              <Link to={`/combinations/${sameName.id}`}>{sameName.text}</Link> has this name already. Combinations with
+              the same name are hard to tell apart.
             </Trans>
           </p>
         )}
@@ -180,7 +180,7 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
                   .slice(0, 3)
                   .map((reason) => reason.message)
                   .join(", ")}`}
-              .{draft.level !== null && draft.level !== check.level.level && t` You gave it your own.`}
+              .{draft.level !== null && draft.level !== check.level.level && t` Set by you.`}
             </Trans>
           </p>
         )}
@@ -197,8 +197,8 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
         {draft.rules === null && check?.rules && (
           <p className="small save-level">
             <Trans>
-              {check.rules === "boxing" ? t`Hands alone, so boxing.` : t`As the chain asks for.`} Choose others to keep
-              them.
+              {check.rules === "boxing" ? t`Hands alone, so boxing.` : t`Inferred from the chain.`} Choose others to
+              keep them.
             </Trans>
           </p>
         )}

@@ -66,7 +66,7 @@ test("the pad writes moves by their names and signs as they are", async () => {
 test("the pad takes back, and makes the last strike a feint", async () => {
   const { onFeint, onBackspace, onUndo } = await pad();
   fireEvent.click(screen.getByRole("button", { name: "feint" }));
-  fireEvent.click(screen.getByRole("button", { name: "take away" }));
+  fireEvent.click(screen.getByRole("button", { name: "delete" }));
   fireEvent.click(screen.getByRole("button", { name: "undo" }));
   expect([onFeint, onBackspace, onUndo].map((told) => told.mock.calls.length)).toEqual([1, 1, 1]);
 });

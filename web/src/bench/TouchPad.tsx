@@ -86,7 +86,7 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
           />
         )}
       </div>
-      <Toolbar label={t`Signs, and taking back`} className="pad-signs">
+      <Toolbar label={t`Signs, and undo`} className="pad-signs">
         {SIGNS.map(({ sign, name, does }) => (
           <button key={name} type="button" className="key key-sign" onClick={() => onPress(sign)} title={does}>
             <b aria-hidden="true">{sign}</b>
@@ -104,10 +104,10 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
             <Trans>feint</Trans>
           </small>
         </button>
-        <button type="button" className="key key-sign" onClick={onBackspace} title={t`Take away the last item`}>
+        <button type="button" className="key key-sign" onClick={onBackspace} title={t`Delete the last item`}>
           <b aria-hidden="true">⌫</b>
           <small>
-            <Trans>take away</Trans>
+            <Trans>delete</Trans>
           </small>
         </button>
         <button type="button" className="key key-sign" onClick={onUndo} title={t`Undo`}>

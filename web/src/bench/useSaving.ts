@@ -57,7 +57,9 @@ function useSend({ draft, combinationId, proposal, leaveFor }: Bench, doing: Doi
       const kind = combinationId === null ? "new" : "change";
       const on = combinationId === null ? null : basedOn;
       const made = await propose.mutateAsync({ kind, combination: combinationId, basedOn: on, content, remark });
-      notice.done(t`“${made.content.name}” is proposed. What is in use stays until the head coach approves.`);
+      notice.done(
+        t`“${made.content.name}” is proposed. The current version stays in use until the head coach approves.`,
+      );
       leaveFor(`/review/${made.id}`);
     } else {
       const done = await decide.mutateAsync({ decision: doing, content, remark, against: basedOn });

@@ -97,8 +97,8 @@ export default function CardDialog({ combinations, onClose }: Props) {
         </div>
         <p className="small">
           <Trans>
-            The link needs no account and names nobody. It shows the combinations as they are today, and opens nothing
-            once it is revoked.
+            The link needs no account and contains no names. It shows the combinations as they are today, and stops
+            working once it is revoked.
           </Trans>
         </p>
         <Failure error={create.error} />

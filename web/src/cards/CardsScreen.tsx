@@ -38,9 +38,7 @@ export default function CardsScreen() {
             <Trans>No card yet</Trans>
           </h2>
           <p>
-            <Trans>
-              Tick some combinations in the library; what can be done with them stands at the foot of the page.
-            </Trans>
+            <Trans>Tick some combinations in the library; the actions appear at the foot of the page.</Trans>
           </p>
         </div>
       )}
@@ -63,13 +61,13 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
     modal.confirm({
       getContainer: layers,
       title: t`Revoke “${card.name}”?`,
-      content: t`Whoever has the link sees nothing any more.`,
+      content: t`The link no longer works for anybody.`,
       okText: t`Revoke it`,
       cancelText: t`Keep it`,
       onOk: () =>
         revoke
           .mutateAsync(card.id)
-          .then(() => notice.done(t`Revoked. The link opens nothing any more.`))
+          .then(() => notice.done(t`Revoked. The link no longer works.`))
           .catch(notice.failed),
     });
   return (

@@ -150,7 +150,7 @@ function Measures({ check, onSelect }: Pick<Props, "check" | "onSelect">) {
           </dt>
           <dd>
             {level.reasons.length === 0
-              ? t`as simple as it gets`
+              ? t`nothing makes it hard`
               : level.reasons
                   .slice(0, 4)
                   .map((reason) => reason.message)

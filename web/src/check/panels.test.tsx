@@ -123,7 +123,7 @@ test("a comparison marks what only one of both has, and says what it costs", () 
   const [before, after] = checked(["2 2", "2 slip-rear 2"]) as [Check, Check];
   const { container } = render(
     <Compare
-      first={{ title: "As it is", check: before, stance: "orthodox" }}
+      first={{ title: "Unchanged", check: before, stance: "orthodox" }}
       second={{ title: "Mended", check: after, stance: "orthodox" }}
     />,
   );
@@ -180,7 +180,7 @@ test("a combination without family says so", () => {
       <FamilyTree self={one(1, "13")} family={{ ancestors: [], descendants: [], contained: [], alike: [] }} />
     </MemoryRouter>,
   );
-  expect(screen.getByText(/Nothing in the library is its beginning/)).toBeTruthy();
+  expect(screen.getByText(/No other combination is its start/)).toBeTruthy();
 });
 
 test("the same chain and its mirror are always named, however many are near", () => {

@@ -68,7 +68,7 @@ export default function AccountScreen() {
             style={{ minWidth: 260 }}
           />
           <Link to="/numbering">
-            <Trans>Look at the numberings</Trans>
+            <Trans>Show the numberings</Trans>
           </Link>
         </div>
         <p className="small">
@@ -89,7 +89,7 @@ export default function AccountScreen() {
           aria-label={t`Light or dark`}
         />
         <p className="small">
-          <Trans>On this device alone. A wall is always dark.</Trans>
+          <Trans>On this device only. A wall is always dark.</Trans>
         </p>
       </section>
       <section className="panel block">

@@ -49,13 +49,13 @@ export default function CoachesScreen() {
         <span>
           <Trans>Invite a</Trans>
         </span>
-        <Segmented value={role} onChange={setRole} options={ROLE_OPTIONS} aria-label={t`Role of who is invited`} />
+        <Segmented value={role} onChange={setRole} options={ROLE_OPTIONS} aria-label={t`Role of the new coach`} />
         <Input
           value={meantFor}
           maxLength={80}
           onChange={(event) => setMeantFor(event.target.value)}
-          placeholder={t`For whom, such as a first name`}
-          aria-label={t`For whom the link is`}
+          placeholder={t`Who it is for, such as a first name`}
+          aria-label={t`Who the link is for`}
           style={{ width: 260 }}
         />
         <Button
@@ -79,7 +79,7 @@ export default function CoachesScreen() {
         <p className="link-made" role="status">
           <span>
             <Trans>
-              {what}; it is shown this once and is good until {day(link.data.expiresAt)}: <b>{link.data.link}</b>
+              {what}; it is shown only now and is valid until {day(link.data.expiresAt)}: <b>{link.data.link}</b>
             </Trans>
           </span>
           <Button onClick={() => notice.copy(link.data.link, t`The link is copied.`)}>
@@ -146,7 +146,7 @@ export default function CoachesScreen() {
                     {coach.active ? (
                       <Popconfirm
                         getPopupContainer={layers}
-                        title={t`${coach.name} is signed out everywhere, and links made by or for them end.`}
+                        title={t`${coach.name} is signed out everywhere, and links made by or for them are no longer valid.`}
                         okText={t`Block`}
                         cancelText={t`Cancel`}
                         onConfirm={() => put(coach, { active: false })}
@@ -205,7 +205,7 @@ function OpenLinks() {
               aria-label={t`Withdraw the link for ${row.meantFor || "somebody"}`}
               onClick={() =>
                 withdraw.mutate(row.id, {
-                  onSuccess: () => notice.done(t`The link is withdrawn; it opens nothing any more.`),
+                  onSuccess: () => notice.done(t`The link is withdrawn and no longer works.`),
                   onError: notice.failed,
                 })
               }

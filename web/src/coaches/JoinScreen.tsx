@@ -61,7 +61,7 @@ export default function JoinScreen() {
       <h1>{kind === "setup" ? t`Your gym: ${gym}` : invite ? t`Join ${gym}` : t`Set a new password`}</h1>
       <p>
         {kind === "setup"
-          ? t`You are its head coach. With this you sign in from now on; the link is used up then.`
+          ? t`You are its head coach. Sign in with this from now on; the link works only once.`
           : invite
             ? t`You are invited as a ${ROLES[look.data.role]}.`
             : t`For ${look.data.name ?? ""}, ${look.data.email ?? ""}.`}

@@ -24,7 +24,7 @@ const PLACES: [string, string][] = [
   [t`touching tiles`, t`They land together.`],
   ["ribbon", t`Weight: up on the front foot, down on the back foot.`],
   [t`dashed line`, t`The hips; where they leave the feet it is marked.`],
-  ["feet", t`From above, wherever they step or turn; the dashed ones are where they were.`],
+  ["feet", t`Seen from above, wherever they step or turn; dashed feet show where they were.`],
 ];
 
 /** Explains every sign of a line. */

@@ -143,9 +143,7 @@ function Page({ combination }: { combination: Combination }) {
       <NameDialog combination={combination} isOpen={naming} onClose={() => setNaming(false)} />
       {combination.archivedAt && (
         <p className="archived-note">
-          <Trans>
-            Out of use since {dayAndTime(combination.archivedAt)}. It is not in the list until it is restored.
-          </Trans>
+          <Trans>Archived on {dayAndTime(combination.archivedAt)}. It is not in the list until it is restored.</Trans>
         </p>
       )}
       {proposals.length > 0 && (

@@ -70,7 +70,7 @@ export function NameDialog({
         { kind: "change", combination: id, basedOn: version, content: body },
         {
           onSuccess: (made) => {
-            notice.done(t`Proposed. What is in use stays until the head coach approves.`);
+            notice.done(t`Proposed. The current version stays in use until the head coach approves.`);
             void navigate(`/review/${made.id}`);
           },
         },

@@ -35,8 +35,8 @@ export default function ExchangeScreen() {
           </h2>
           <p>
             <Trans>
-              The whole library, with what is archived. A part of it, and paper for the wall, you take out of the{" "}
-              <Link to="/library">library</Link> after a search.
+              The whole library, including archived combinations. To export a part of it, or paper for the wall, search
+              the <Link to="/library">library</Link> first.
             </Trans>
           </p>
           <ul className="out-list">

@@ -116,7 +116,7 @@ export function ImportLines({ state, given, onState }: Props) {
                       )}
                       {line.kind === "left-out" && (
                         <Button size="small" onClick={() => change(line.entry, {})}>
-                          <Trans>Put back</Trans>
+                          <Trans>Restore</Trans>
                         </Button>
                       )}
                     </>

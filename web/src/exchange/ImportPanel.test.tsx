@@ -33,7 +33,7 @@ const next = async (path: string) => {
   return asked.at(-1) as Asked;
 };
 const paste = (text: string) =>
-  fireEvent.change(screen.getByRole("textbox", { name: "What is to be imported" }), { target: { value: text } });
+  fireEvent.change(screen.getByRole("textbox", { name: "Text to import" }), { target: { value: text } });
 
 test("a pasted list is read step by step with progress, shown, and put in place by one press", async () => {
   paste("1 2 # One\n1 zork");
@@ -146,5 +146,5 @@ test("an import is undone as one, and what stays is named", async () => {
   (await next("/api/imports/4/apply")).answer(state({ state: "applied", counts: { new: 1 } }));
   fireEvent.click(await screen.findByRole("button", { name: "Undo the import" }));
   (await next("/api/imports/4/undo")).answer(state({ state: "undone", counts: { new: 1 }, stays: ["Roof"] }));
-  await screen.findByText("The import is undone, but for what was changed since: Roof.");
+  await screen.findByText("The import is undone, except for what was changed since: Roof.");
 });

@@ -95,7 +95,7 @@ export function ImportPanel() {
           setFile("");
         }}
         rows={7}
-        aria-label={t`What is to be imported`}
+        aria-label={t`Text to import`}
         placeholder={t`1 2 3b exit # Cellar window
 Two and one: 1 1 2`}
         className="import-text"
@@ -103,7 +103,7 @@ Two and one: 1 1 2`}
       {format !== "json" && (
         <div className="form-row">
           <span>
-            <Trans>Where the file does not say:</Trans>
+            <Trans>If the file does not say:</Trans>
           </span>
           <Select
             size="small"
@@ -124,7 +124,7 @@ Two and one: 1 1 2`}
             size="small"
             value={rules ?? ""}
             onChange={(value) => setRules(value === "" ? null : value)}
-            options={[{ value: "", label: t`rules as each chain asks for` }, ...RULES]}
+            options={[{ value: "", label: t`inferred for each chain` }, ...RULES]}
             aria-label={t`Rules of the file`}
             style={{ minWidth: 210 }}
           />
@@ -153,7 +153,7 @@ Two and one: 1 1 2`}
         )}
         {apply.isPending && (
           <span className="small">
-            <Trans>Putting all of it in place; this may take a while.</Trans>
+            <Trans>Importing; this may take a while.</Trans>
           </span>
         )}
       </div>
@@ -187,8 +187,8 @@ Two and one: 1 1 2`}
           role="status"
           title={
             state.stays && state.stays.length > 0
-              ? t`The import is undone, but for what was changed since: ${state.stays.join(", ")}.`
-              : t`The import is undone: what it brought is archived, and what it changed is as it was.`
+              ? t`The import is undone, except for what was changed since: ${state.stays.join(", ")}.`
+              : t`The import is undone: what it added is archived, and what it changed is restored.`
           }
         />
       )}

@@ -4,12 +4,12 @@ import { FILE_FORMATS } from "../ui/words";
 
 /** What happens to an entry of a file. */
 export const KINDS: { value: string; label: string; says: string }[] = [
-  { value: "new", label: "new", says: t`comes into the library` },
+  { value: "new", label: "new", says: t`is added to the library` },
   { value: "changed", label: "changed", says: t`changes one of the same name or chain` },
-  { value: "duplicate", label: "duplicate", says: t`is there already; left out` },
-  { value: "same", label: "same", says: t`is there just so; left alone` },
-  { value: "unreadable", label: "unreadable", says: t`cannot be read; edit it here, or it is left out` },
-  { value: "left-out", label: t`left out`, says: t`left out by you` },
+  { value: "duplicate", label: "duplicate", says: t`is in the library already; skipped` },
+  { value: "same", label: "same", says: t`is in the library unchanged; skipped` },
+  { value: "unreadable", label: "unreadable", says: t`cannot be read; edit it here, or it is skipped` },
+  { value: "left-out", label: t`skipped`, says: t`skipped by you` },
 ];
 
 /** Guesses the format of a file by its name. */

@@ -9,9 +9,9 @@ export const RELATIONS: Record<Match["relation"], string> = {
   mirror: t`the same limbs in the other stance`,
   "target-differs": t`another target`,
   "one-apart": t`one item apart`,
-  "contained-in": t`holds all of it`,
+  "contained-in": t`contains it`,
   contains: t`is part of it`,
-  alike: t`much like it`,
+  alike: t`similar`,
 };
 const MAX_SHOWN = 5;
 

@@ -18,7 +18,7 @@ export default function FamilyScreen() {
         <Trans>Families</Trans>
       </h1>
       <p className="small">
-        <Trans>A combination grew from the longest other one that is its beginning. Open one to walk its tree.</Trans>
+        <Trans>A combination grew from the longest other one that it starts with. Open one to see its tree.</Trans>
       </p>
       {overview.isPending && <Loading what={t`Comparing the library`} />}
       <Failure error={overview.error} />
@@ -31,7 +31,7 @@ export default function FamilyScreen() {
               </h2>
               {overview.data.hubs.length === 0 && (
                 <p className="small">
-                  <Trans>No combination is the beginning of another yet.</Trans>
+                  <Trans>No combination starts with another yet.</Trans>
                 </p>
               )}
             </div>

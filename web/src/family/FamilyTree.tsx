@@ -32,8 +32,7 @@ export function FamilyTree({ self, family }: { self: Relative; family: FamilyOfO
       {alone && (
         <p className="small">
           <Trans>
-            Nothing in the library is its beginning, and nothing begins with it yet.{" "}
-            <Link to="/family">All families</Link>
+            No other combination is its start, and none starts with it yet. <Link to="/family">All families</Link>
           </Trans>
         </p>
       )}

@@ -40,7 +40,7 @@ export default function GenerateScreen() {
     );
   return (
     <main className="page generate">
-      <section className="panel criteria" aria-label={t`What is wanted`}>
+      <section className="panel criteria" aria-label={t`Criteria`}>
         <h1>
           <Trans>Generate</Trans>
         </h1>
@@ -107,7 +107,7 @@ export default function GenerateScreen() {
           aria-label={t`Level`}
         />
         <span className="field-name">
-          <Trans>No finding as serious as</Trans>
+          <Trans>No finding of severity</Trans>
         </span>
         <Segmented
           block

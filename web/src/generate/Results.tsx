@@ -42,7 +42,7 @@ export function Results({ generation, criteria, old, onPut }: Props) {
             <Trans>Nothing fits all of this</Trans>
           </h2>
           <p>
-            <Trans>The nearest that can be had, {bent.words}: </Trans>
+            <Trans>The nearest results, {bent.words}: </Trans>
             <button type="button" className="chip" onClick={() => onPut(addressOf(bent.criteria))}>
               <Trans>Ask for these</Trans>
             </button>
@@ -58,11 +58,11 @@ export function Results({ generation, criteria, old, onPut }: Props) {
           </h2>
           {relax.length === 0 ? (
             <p>
-              <Trans>No single wish is the reason; drop two, or make the chain shorter.</Trans>
+              <Trans>No single criterion is the reason; relax two, or make the chain shorter.</Trans>
             </p>
           ) : (
             <p>
-              <Trans>Drop one wish, and this many fit: </Trans>
+              <Trans>Without one of the criteria, this many fit: </Trans>
               {relax.map((one) => (
                 <button
                   key={one.criterion}

@@ -41,7 +41,7 @@ export default function GuideScreen() {
           </h1>
           <p>
             <Link to="/guide">
-              <Trans>To its first page</Trans>
+              <Trans>To the first page</Trans>
             </Link>
           </p>
         </>

@@ -26,7 +26,7 @@ export function RestoredCopy({ copy, now, busy, onTake, onDiscard }: Props) {
         <Trans>Copy of {dayAndTime(copy.made)}</Trans>
       </h2>
       <p className="small">
-        <Trans>The gym itself has not changed. Look at the copy, then put it in place or delete it.</Trans>
+        <Trans>The gym itself has not changed. Review the copy, then replace the gym with it or delete it.</Trans>
       </p>
       <table className="plain-table">
         <thead>
@@ -54,7 +54,7 @@ export function RestoredCopy({ copy, now, busy, onTake, onDiscard }: Props) {
       <Names title={t`Combinations that would go`} names={gone} />
       <div className="form-row">
         <Button type="primary" danger disabled={busy} onClick={onTake}>
-          <Trans>Put it in place of the gym</Trans>
+          <Trans>Replace the gym with it</Trans>
         </Button>
         <Button disabled={busy} onClick={onDiscard}>
           <Trans>Delete the copy</Trans>

@@ -24,7 +24,7 @@ const KINDS: Record<Status["backups"][number]["kind"], string> = {
 const DOING: Record<JobKind, string> = {
   backup: t`Making a backup`,
   look: t`Restoring to a copy`,
-  take: t`Putting the copy in place`,
+  take: t`Replacing the gym with the copy`,
   discard: t`Deleting the copy`,
   found: t`Founding the gym`,
 };
@@ -66,9 +66,9 @@ function Shown({ status }: { status: Status }) {
   const take = () =>
     modal.confirm({
       getContainer: layers,
-      title: t`Put this copy in place of the gym?`,
-      content: t`Everything that was written since the backup goes. A backup of now is made first, and everybody signs in again.`,
-      okText: t`Put it in place`,
+      title: t`Replace the gym with this copy?`,
+      content: t`Everything written since the backup is removed. The current gym is backed up first, and everybody has to sign in again.`,
+      okText: t`Import it`,
       onOk: () => job.ask({ kind: "take" }),
     });
   const last = status.backups[0];
@@ -79,7 +79,7 @@ function Shown({ status }: { status: Status }) {
           type="warning"
           showIcon
           className="status-warning"
-          title={t`The disk is nearly full: ${amount(status.disk.free)} are free. Make room on the machine of the gym, or saving will stop.`}
+          title={t`The disk is nearly full: ${amount(status.disk.free)} are free. Free some space on the gym’s server, or saving will stop.`}
         />
       )}
       {status.backupIsOld && (
@@ -89,7 +89,7 @@ function Shown({ status }: { status: Status }) {
           className="status-warning"
           title={
             last
-              ? t`The last backup is from ${day(last.madeAt)}. Make one now, and see that the machine is on at night.`
+              ? t`The last backup is from ${day(last.madeAt)}. Make one now, and leave the server on at night.`
               : t`There is no backup yet. Make one now; after that one is made every night.`
           }
         />
@@ -175,9 +175,9 @@ function Shown({ status }: { status: Status }) {
           </section>
         </div>
         <div>
-          <section className="panel block" aria-label={t`Machine`}>
+          <section className="panel block" aria-label={t`Server`}>
             <h2>
-              <Trans>Machine</Trans>
+              <Trans>Server</Trans>
             </h2>
             <dl className="status-facts">
               <dt>

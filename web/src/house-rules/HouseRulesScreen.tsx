@@ -52,7 +52,7 @@ export default function HouseRulesScreen() {
           value={set.id}
           onChange={(id) => go({ set: id })}
           options={sets.map((one) => ({ value: one.id, label: one.name }))}
-          aria-label={t`Which set`}
+          aria-label={t`Set`}
         />
         <Segmented
           value={part}
@@ -60,7 +60,7 @@ export default function HouseRulesScreen() {
           options={PARTS}
           aria-label={t`Rules, or the numbers of the model`}
         />
-        <span className="small">{set.isBuiltIn ? t`as they came` : t`changed by this gym`}</span>
+        <span className="small">{set.isBuiltIn ? t`built-in` : t`changed by this gym`}</span>
       </header>
       <Editor
         key={`${set.id}-${set.version}`}
@@ -129,7 +129,7 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
             <>
               <p className="small">
                 {changed
-                  ? t`Look at what the change does before it is saved for every coach.`
+                  ? t`Preview the change before it is saved for every coach.`
                   : t`Change a school, a severity or a number; here you see which combinations change their verdict.`}
               </p>
               <div className="effect-buttons">
@@ -198,7 +198,7 @@ function Effect({ preview, set }: { preview: RulePreview; set: Rules }) {
   const percent = preview.total === 0 ? 100 : Math.floor((100 * preview.done) / preview.total);
   return (
     <>
-      {preview.state === "running" && <Progress percent={percent} aria-label={t`How much of the library is checked`} />}
+      {preview.state === "running" && <Progress percent={percent} aria-label={t`Progress of the check`} />}
       <p role="status" className="effect-sum">
         {preview.state === "running"
           ? t`${preview.done} of ${preview.total} checked.`

@@ -76,7 +76,7 @@ export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
       </section>
       <section className="panel rules" aria-label={t`Warnings of sessions`}>
         <h2>
-          <Trans>Sessions: what is warned of, and what comes due again</Trans>
+          <Trans>Sessions: warnings, and when combinations are due again</Trans>
         </h2>
         <ul>
           {all.warnings.map((warning) => (

@@ -94,7 +94,7 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
                   <Trans>Tag</Trans>
                 </Button>
                 <Button disabled={theme.trim() === ""} onClick={() => run("untag")}>
-                  <Trans>Take the tag away</Trans>
+                  <Trans>Remove the tag</Trans>
                 </Button>
               </form>
             }

@@ -16,7 +16,7 @@ export function NotUnderstood({ problem, typed, onType, onClear }: Props) {
   return (
     <div className="panel empty">
       <h2>
-        <Trans>This search is not understood</Trans>
+        <Trans>The search was not understood</Trans>
       </h2>
       <p>
         <Trans>

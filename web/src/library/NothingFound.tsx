@@ -28,10 +28,10 @@ export function NothingFound({
       <p>
         {filtered
           ? without.some((clause) => clause.total > 0)
-            ? t`Without one of them there would be:`
-            : t`No single one is the reason; remove several.`
+            ? t`Results without one of them:`
+            : t`No single filter is the reason; remove several.`
           : archived
-            ? t`What you archive is kept here and can be restored.`
+            ? t`Archived combinations are kept here and can be restored.`
             : t`Write the first combination on the bench; every coach of the gym will see it here.`}
       </p>
       {filtered && without.length > 1 && (

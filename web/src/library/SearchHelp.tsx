@@ -10,9 +10,9 @@ const PATTERNS: [string, string][] = [
   ["has 2 3", t`a 3 directly after a 2; a number means any target, 3b the body alone`],
   ["has lead hook body then rear kick", t`the kick somewhere after the hook`],
   ["without a switch", t`nowhere in the chain; likewise no kick, no liver`],
-  ["starts with 1 or 2", t`or joins what is before it and after it; and, a comma or nothing means that both hold`],
+  ["starts with 1 or 2", t`matches either; "and", a comma or nothing means both`],
   ["has (3)", t`a feinted 3`],
-  ["length 3..5", t`so many strikes; also length 4 and length 6+`],
+  ["length 3..5", t`a number of strikes; also length 4 and length 6+`],
   [
     "liver",
     t`as thrown in its own stance at an orthodox opponent; also spleen, inside thigh, outside thigh, open side`,
@@ -36,8 +36,8 @@ export function SearchHelp({ onTry }: { onTry: (text: string) => void }) {
       <Modal getContainer={layers} open={open} onCancel={() => setOpen(false)} footer={null} title={t`Search`}>
         <p className="small">
           <Trans>
-            Plain words are found in names, themes, notes and coaches. These say more; put any of them after each other,
-            with commas or without. A press adds one to what stands in the line.
+            Plain words are searched for in names, themes, notes and coaches. The patterns below say more; combine any
+            of them, with or without commas. Press one to add it.
           </Trans>
         </p>
         <dl className="search-help">

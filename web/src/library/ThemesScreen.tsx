@@ -27,7 +27,7 @@ export default function ThemesScreen() {
       </h1>
       <p className="small">
         {head
-          ? t`A theme that gets the name of another becomes one with it. Every combination that had it gets a new version.`
+          ? t`Renaming a theme to the name of another merges the two. Every combination that had it gets a new version.`
           : t`The head coach renames and merges themes.`}
       </p>
       {themes.isPending && <Loading what={t`Loading the themes`} />}

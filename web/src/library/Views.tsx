@@ -73,7 +73,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
           type="button"
           className={view === open ? "chip chip-on" : "chip"}
           aria-pressed={view === open}
-          title={view.shared ? t`Shared by ${view.owner.name}` : t`Yours alone`}
+          title={view.shared ? t`Shared by ${view.owner.name}` : t`Only yours`}
           onClick={() => onOpen(view === open ? "" : view.address)}
         >
           {view.name}

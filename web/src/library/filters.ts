@@ -77,7 +77,7 @@ export function exportsOf(
   const query = new URLSearchParams(Object.entries(rest).map(([name, value]) => [name, String(value)])).toString();
   const titled = title === "" ? "" : `&${new URLSearchParams({ title })}`;
   if (!understood) {
-    return [{ label: t`The search is not understood, so there is nothing to export`, to: null }];
+    return [{ label: t`The search was not understood, so there is nothing to export`, to: null }];
   }
   return [
     ...(total > paper || total === 0

@@ -83,9 +83,9 @@ export function EntryFields({ draft, onChange }: Props) {
       </fieldset>
       <div className="log-entry-effort">
         <span>
-          <Trans>How hard it felt</Trans>
+          <Trans>Effort</Trans>
         </span>
-        <Toolbar label={t`How hard it felt, 0 to 10`} className="effort-row">
+        <Toolbar label={t`Effort, 0 to 10`} className="effort-row">
           {EFFORT.map((value) => (
             <button
               key={value}

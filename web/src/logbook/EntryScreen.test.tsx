@@ -135,7 +135,7 @@ test("a few presses say who was there, how hard it felt, and which link fell apa
 });
 
 test("one press says that what the wall recorded is right", async () => {
-  fireEvent.click(await screen.findByRole("button", { name: "It is right" }));
+  fireEvent.click(await screen.findByRole("button", { name: "Confirm" }));
   await waitFor(() => expect(sent()).toHaveLength(1));
   expect(sent()[0]?.body).toMatchObject({ day: "2026-11-24", course: 3, fallen: [] });
 });
@@ -149,6 +149,6 @@ test("a correction that cannot be sent is kept on the device", async () => {
   expect(JSON.parse(window.localStorage.getItem("periplus.logbook-waiting") ?? "[]")).toMatchObject([
     { corrects: { id: 5, version: 1 }, body: { effort: 5 } },
   ]);
-  fireEvent.click(screen.getByRole("button", { name: "Give it up" }));
+  fireEvent.click(screen.getByRole("button", { name: "Without it" }));
   expect(window.localStorage.getItem("periplus.logbook-waiting")).toBeNull();
 });

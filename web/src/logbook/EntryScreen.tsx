@@ -95,7 +95,7 @@ function Entry({ entry }: { entry: LogEntry }) {
         kept.forget();
         const corrects = { id: entry.id, version: entry.version };
         queue.add({ key: `correct-${entry.id}`, corrects, writer, title, body });
-        notice.done(t`Kept on this device. It is sent when the server is back.`);
+        notice.done(t`Saved on this device. It is sent when the server is back.`);
       } else {
         setError(failed);
       }
@@ -109,7 +109,7 @@ function Entry({ entry }: { entry: LogEntry }) {
       {
         onSuccess: (now) => {
           if (!restore) {
-            notice.undo(t`Taken out of the logbook.`, () => shelve.mutate({ entry: now, restore: true }));
+            notice.undo(t`Deleted from the logbook.`, () => shelve.mutate({ entry: now, restore: true }));
             void navigate("/logbook");
           }
         },
@@ -128,22 +128,20 @@ function Entry({ entry }: { entry: LogEntry }) {
             </Link>
           )}
           <Button onClick={() => put(entry.removed)} loading={shelve.isPending}>
-            {entry.removed ? t`Put it back` : t`Take it out`}
+            {entry.removed ? t`Restore it` : t`Remove it`}
           </Button>
         </span>
       </header>
       {entry.removed && (
         <p className="log-removed">
-          <Trans>Taken out: it counts in no report until it is put back.</Trans>
+          <Trans>Deleted: it counts in no report until it is restored.</Trans>
         </p>
       )}
       {!entry.isChecked && !entry.removed && (
         <p className="log-entry-new" role="note">
-          <Trans>
-            It came in by itself from the walls. Say who was there and what fell apart, or press that it is right.{" "}
-          </Trans>
+          <Trans>The walls logged it. Add who was there and what fell apart, or confirm it. </Trans>
           <Button size="small" onClick={() => save(draft)} loading={saves}>
-            <Trans>It is right</Trans>
+            <Trans>Confirm</Trans>
           </Button>
         </p>
       )}
@@ -151,7 +149,7 @@ function Entry({ entry }: { entry: LogEntry }) {
         <p className="changed-meanwhile" role="status">
           {waits.refused ?? t`A correction waits on this device until the server is back.`}{" "}
           <Button size="small" onClick={() => queue.drop(waits.key)}>
-            <Trans>Give it up</Trans>
+            <Trans>Without it</Trans>
           </Button>
         </p>
       )}

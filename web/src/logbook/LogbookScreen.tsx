@@ -69,13 +69,13 @@ export default function LogbookScreen() {
           checked={filters.unchecked === true}
           onChange={(event) => put("unchecked", event.target.checked ? "true" : null)}
         >
-          <Trans>not looked at yet{log.data && log.data.unchecked > 0 ? ` (${log.data.unchecked})` : ""}</Trans>
+          <Trans>not reviewed{log.data && log.data.unchecked > 0 ? ` (${log.data.unchecked})` : ""}</Trans>
         </Checkbox>
         <Checkbox
           checked={filters.removed === true}
           onChange={(event) => put("removed", event.target.checked ? "true" : null)}
         >
-          <Trans>taken out</Trans>
+          <Trans>deleted</Trans>
         </Checkbox>
         <span className="page-actions">
           <Files />
@@ -96,7 +96,7 @@ export default function LogbookScreen() {
           <p>
             {isFiltered
               ? t`Choose all courses, or take the ticks away.`
-              : t`A session that runs on the walls comes in by itself when it ends. One that was coached without them is logged by hand.`}
+              : t`A session that runs on the walls comes in by itself when it ends. Log a session by hand if it ran without them.`}
           </p>
         </div>
       )}
@@ -203,7 +203,7 @@ function WaitingEntries() {
             <b>{entry.title}</b>{" "}
             {entry.writer === null ? (
               <>
-                <Trans>was written on this device, and it is not known by whom. </Trans>
+                <Trans>was written on this device by an unknown coach. </Trans>
                 <Button size="small" onClick={() => queue.add({ ...entry, writer })}>
                   <Trans>It is mine: send it</Trans>
                 </Button>{" "}
@@ -218,11 +218,11 @@ function WaitingEntries() {
                 <span className="log-refused">{entry.refused}</span>{" "}
                 {entry.corrects && (
                   <Link to={`/logbook/${entry.corrects.id}`}>
-                    <Trans>Look at it</Trans>
+                    <Trans>Review it</Trans>
                   </Link>
                 )}{" "}
                 <Button size="small" onClick={() => queue.drop(entry.key)}>
-                  <Trans>Give it up</Trans>
+                  <Trans>Without it</Trans>
                 </Button>
               </>
             )}
@@ -265,7 +265,7 @@ function Files() {
     onSuccess: (done) => {
       logbookChanged(queries);
       notice.done(
-        t`${plural(done.new, { one: "# session", other: "# sessions" })} came in; ${plural(done.known, { one: "# was", other: "# were" })} there already.`,
+        t`${plural(done.new, { one: "# session", other: "# sessions" })} imported; ${plural(done.known, { one: "# was", other: "# were" })} there already.`,
       );
     },
     onError: notice.failed,
@@ -274,7 +274,7 @@ function Files() {
     <>
       <ExportMenu
         items={[
-          { label: t`JSON: keeps everything`, to: "/api/logbook/logbook.json" },
+          { label: t`JSON: contains everything`, to: "/api/logbook/logbook.json" },
           { label: t`CSV: for a spreadsheet`, to: "/api/logbook/logbook.csv" },
         ]}
       />

@@ -69,7 +69,7 @@ export default function NewEntryScreen() {
         const name = draft.name || courses.find((one) => one.id === draft.course)?.name || t`Session`;
         kept.forget();
         queue.add({ key: id, corrects: null, writer, title: titleOf(name, draft.day), body });
-        notice.done(t`Kept on this device. It is sent when the server is back.`);
+        notice.done(t`Saved on this device. It is sent when the server is back.`);
         await navigate("/logbook", { replace: true });
       } else {
         setError(failed);
@@ -136,7 +136,7 @@ export default function NewEntryScreen() {
             </p>
           )}
           <p className="small">
-            <Trans>Which link fell apart is touched on the line, once it is logged.</Trans>
+            <Trans>Once it is logged, touch the link that fell apart on the line.</Trans>
           </p>
         </section>
       </div>

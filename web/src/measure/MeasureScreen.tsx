@@ -96,7 +96,7 @@ function Measure({ combination }: { combination: Combination }) {
       <p className="small measure-lead">
         {method === "taps"
           ? t`While one athlete throws it several times, tap once for each strike as it lands: the field below, or the space bar. Taps are good to about 30 ms; several repetitions make it better.`
-          : t`A recording of bag or pads, at most a minute: the hits are found in it. It is not kept.`}
+          : t`A recording of a bag or pads, at most a minute: Periplus finds the hits. It is not stored.`}
       </p>
       <div className="measure-grid">
         <section className="panel block" aria-label={t`Taps`}>
@@ -136,7 +136,7 @@ function Measure({ combination }: { combination: Combination }) {
                   {taps.length} {method === "taps" ? "taps" : "hits"}
                   {shown &&
                     t`: ${plural(shown.repetitions.length, { one: "# repetition", other: "# repetitions" })}, ${shown.missed} missed, ${shown.extra.length} too many`}
-                  . Press one to take it away, or an empty place to add one that was missed.
+                  . Press one to delete it, or an empty place to add a missed one.
                 </Trans>
               </p>
             </>
@@ -158,7 +158,7 @@ function Measure({ combination }: { combination: Combination }) {
                   {
                     onSuccess: ({ id }) => {
                       clear();
-                      notice.undo(t`Kept, as one athlete’s.`, () => shelve.mutate({ id, restore: false }));
+                      notice.undo(t`Saved, without a name.`, () => shelve.mutate({ id, restore: false }));
                     },
                     onError: notice.failed,
                   },
@@ -169,7 +169,7 @@ function Measure({ combination }: { combination: Combination }) {
             </Button>
             {shown && shown.extra.length > 0 && (
               <Button onClick={() => setTaps(taps.filter((_, at) => !shown.extra.includes(at)))}>
-                <Trans>Take away what is too many</Trans>
+                <Trans>Delete superfluous taps</Trans>
               </Button>
             )}
             {taps.length > 0 && (
@@ -180,7 +180,7 @@ function Measure({ combination }: { combination: Combination }) {
           </div>
         </section>
         <section className="panel block" aria-label={t`Beside the check`}>
-          <h2>{shown ? t`Beside the check` : last ? t`Kept last, beside the check` : t`Beside the check`}</h2>
+          <h2>{shown ? t`Beside the check` : last ? t`Latest measurements and the check` : t`Beside the check`}</h2>
           {drawing ? (
             <CombinationLine
               drawing={drawing}
@@ -193,14 +193,14 @@ function Measure({ combination }: { combination: Combination }) {
           {shown && shown.pace !== 1 && (
             <p className="small">
               <Trans>
-                Thrown at {shown.pace.toFixed(2)} of the computed time on the whole; links are held against that pace.
+                Overall thrown in {shown.pace.toFixed(2)} of the computed time; links are compared at that pace.
               </Trans>
             </p>
           )}
           {links.length > 0 && <LinkTable links={links} items={drawing?.items ?? []} />}
           {links.length === 0 && (
             <p className="small">
-              <Trans>The times between the strikes stand here once something was measured.</Trans>
+              <Trans>The times between the strikes appear here after a measurement.</Trans>
             </p>
           )}
         </section>
@@ -230,14 +230,13 @@ function Measure({ combination }: { combination: Combination }) {
                     shelve.mutate(
                       { id: one.id, restore: false },
                       {
-                        onSuccess: () =>
-                          notice.undo(t`Taken away.`, () => shelve.mutate({ id: one.id, restore: true })),
+                        onSuccess: () => notice.undo(t`Deleted.`, () => shelve.mutate({ id: one.id, restore: true })),
                         onError: notice.failed,
                       },
                     )
                   }
                 >
-                  <Trans>Take it away</Trans>
+                  <Trans>Delete it</Trans>
                 </Button>
               </li>
             ))}
@@ -398,7 +397,7 @@ function SoundField({ contacts, onSound, onProblem }: SoundProps) {
       const { wav, cut } = await recordingOf(file, longest);
       onSound(await onsets.mutateAsync(wav), isSample);
       if (cut) {
-        notice.warn(t`Only the first minute was looked at.`);
+        notice.warn(t`Only the first minute was used.`);
       }
     } catch (failed) {
       onProblem(failed instanceof Error ? failed.message : t`This could not be read.`);

@@ -121,7 +121,7 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
         )}
       </div>
       <p className="small" role="note">
-        {readers.length === 0 ? t`Nobody reads in it.` : t`Read by ${readers.join(", ")}.`}
+        {readers.length === 0 ? t`No coach uses this numbering.` : t`Read by ${readers.join(", ")}.`}
       </p>
       <p className="small">
         <Trans>{numbering.about} A numbering is only a way of writing: changing it never changes a stored chain.</Trans>

@@ -17,7 +17,7 @@ export function Samples({
     return (
       <p className="entry-problem" role="status">
         <Trans>
-          {preview.problems.find((problem) => problem.stops)?.message} The comparison comes back once that is mended.
+          {preview.problems.find((problem) => problem.stops)?.message} The comparison comes back once that is fixed.
         </Trans>
       </p>
     );

@@ -33,7 +33,7 @@ export default function BalanceScreen() {
       {report.data && sum && sum.sessions > 0 && (
         <>
           {report.data.findings.length > 0 && (
-            <section className="panel block report-findings" aria-label={t`To be looked at`}>
+            <section className="panel block report-findings" aria-label={t`To be reviewed`}>
               <ul>
                 {report.data.findings.map((finding) => (
                   <li key={finding}>{finding}</li>
@@ -149,8 +149,8 @@ export default function BalanceScreen() {
               </section>
               <p className="small">
                 <Trans>
-                  Counted for one athlete who was there all the time; of each stance and level as many as were there,
-                  and an orthodox athlete where nobody counted.
+                  Counted for one athlete who attended everything, averaged over the stances and levels that attended;
+                  an orthodox athlete where nobody counted.
                 </Trans>
               </p>
             </div>

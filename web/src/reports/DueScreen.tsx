@@ -35,7 +35,7 @@ export default function DueScreen() {
   const later = rows.filter(({ overdue }) => overdue < 0);
   return (
     <main className="page">
-      <ReportHead title={t`What comes due`} withDays={false} needsCourse>
+      <ReportHead title={t`What is due`} withDays={false} needsCourse>
         {course && <PlanIt course={course} />}
       </ReportHead>
       <Failure error={list.error} onRetry={() => list.refetch()} />
@@ -55,7 +55,7 @@ export default function DueScreen() {
       {list.data && rows.length === 0 && (
         <div className="panel empty">
           <h2>
-            <Trans>This course has drilled nothing yet</Trans>
+            <Trans>This course has not drilled anything yet</Trans>
           </h2>
           <p>
             <Trans>
@@ -74,7 +74,7 @@ export default function DueScreen() {
             </Trans>
           </p>
           <DueTable title={t`Due`} rows={due} empty={t`Nothing is due today.`} />
-          <DueTable title={t`Later`} rows={later} empty={t`Nothing waits.`} />
+          <DueTable title={t`Later`} rows={later} empty={t`Nothing to do.`} />
         </>
       )}
     </main>

@@ -98,7 +98,7 @@ function Trouble({ link }: { link: LinkTrouble }) {
               type="primary"
               onClick={() => navigate(`/house-rules?set=${link.rules}&part=numbers&of=${encodeURIComponent(link.of)}`)}
             >
-              <Trans>Look at the numbers of {link.to}</Trans>
+              <Trans>Show the numbers of {link.to}</Trans>
             </Button>
           )}
           <Button onClick={() => navigate(`/combinations/${link.combination.id}/measure`)}>

@@ -102,7 +102,7 @@ function Month({ report }: { report: MonthReport }) {
         )}
       </dl>
       {report.findings.length > 0 && (
-        <section className="panel block report-findings" aria-label={t`To be looked at`}>
+        <section className="panel block report-findings" aria-label={t`To be reviewed`}>
           <ul>
             {report.findings.map((finding) => (
               <li key={finding}>{finding}</li>
@@ -190,7 +190,7 @@ function Month({ report }: { report: MonthReport }) {
         <section className="panel block">
           <Rows title={t`Drilled most`} rows={report.most} says={(row) => minutes(row.ms)} />
           <Rows title={t`Fell apart`} rows={report.fell} says={(row) => t`${row.fell} of ${row.times}`} />
-          <Rows title={t`Long not drilled`} rows={report.neglected} says={(row) => t`last ${shortDay(row.last)}`} />
+          <Rows title={t`Not drilled recently`} rows={report.neglected} says={(row) => t`last ${shortDay(row.last)}`} />
         </section>
       </div>
     </>

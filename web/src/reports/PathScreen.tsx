@@ -54,11 +54,11 @@ export default function PathScreen() {
             <Trans>Choose a goal</Trans>
           </h2>
           <p>
-            <Trans>Any combination of the library: where the course shall be in some weeks.</Trans>
+            <Trans>Any combination of the library: what the course should throw in some weeks.</Trans>
           </p>
         </div>
       )}
-      {to !== undefined && path.isPending && <Loading what={t`Looking for the shortest way`} />}
+      {to !== undefined && path.isPending && <Loading what={t`Searching for the shortest path`} />}
       {path.data && (
         <section className="panel block">
           <h2>

@@ -89,7 +89,7 @@ export function NothingLogged({ what }: { what: string }) {
         <Trans>Nothing was logged in these days</Trans>
       </h2>
       <p>
-        <Trans>{what} Run a session, or log one by hand under Sessions; then it stands here.</Trans>
+        <Trans>{what} Run a session, or log one by hand under Sessions, and it appears here.</Trans>
       </p>
     </div>
   );

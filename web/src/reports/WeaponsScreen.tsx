@@ -36,7 +36,7 @@ export default function WeaponsScreen() {
       {sum && sum.sessions > 0 && (
         <section className="panel block">
           <h2>
-            <Trans>Strikes of one athlete who was there all the time</Trans>
+            <Trans>Strikes of one athlete who attended everything</Trans>
           </h2>
           <PlotTable
             caption={t`Strikes by weapon and week`}

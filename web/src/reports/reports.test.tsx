@@ -133,7 +133,7 @@ test.each([
   expect(await screen.findByRole("heading", { name: "cross to lead hook" })).toBeTruthy();
   expect(screen.getByText("fell apart 3 of 6 times")).toBeTruthy();
   expect(screen.getByText("465 ms, computed 380; 2 of 2 stop")).toBeTruthy();
-  expect(screen.queryAllByRole("button", { name: "Look at the numbers of lead hook" })).toHaveLength(times);
+  expect(screen.queryAllByRole("button", { name: "Show the numbers of lead hook" })).toHaveLength(times);
 });
 
 test("what is due stands apart from what comes later, and one press plans from it", async () => {

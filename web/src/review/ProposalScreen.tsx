@@ -146,15 +146,15 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
           {!decided && proposal.movedOn.length > 0 && (
             <p className="changed-meanwhile" role="note">
               <Trans>
-                Since this was proposed, others changed {proposal.movedOn.join(", ")} of the combination. You see it
-                against the newest; what they changed stays
+                Since this was proposed, others changed {proposal.movedOn.join(", ")} of the combination. It is compared
+                with the newest version; their changes stay
                 {both.length > 0
                   ? t`, but for ${both.join(", ")}, which both changed: approving takes the proposal's.`
                   : "."}
               </Trans>
             </p>
           )}
-          <section className="panel block" aria-label={t`What it would be`}>
+          <section className="panel block" aria-label={t`Preview`}>
             {proposal.kind === "change" && before && after && before.notation !== after.notation ? (
               <Compare
                 first={{ title: t`Current version`, check: before, stance: proposal.newest?.stance ?? "orthodox" }}
@@ -165,7 +165,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
             )}
           </section>
           <section className="panel block" aria-label={t`What changes`}>
-            <h2>{proposal.kind === "change" ? t`What changes` : t`As it is proposed`}</h2>
+            <h2>{proposal.kind === "change" ? t`What changes` : t`As proposed`}</h2>
             <Fields proposal={proposal} />
           </section>
           {after && <CheckBeforeAfter before={before} after={after} />}
@@ -186,7 +186,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                     maxLength={1000}
                     value={remark}
                     onChange={(event) => setRemark(event.target.value)}
-                    placeholder={head ? t`What is good, or what is to be done about it` : t`What you changed, and why`}
+                    placeholder={head ? t`What is good, or what should be done` : t`What you changed, and why`}
                   />
                 </>
               )}

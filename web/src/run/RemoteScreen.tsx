@@ -99,27 +99,27 @@ function Remote({ run }: { run: Run }) {
   return (
     <main className="remote">
       <header className="remote-head">
-        <Link to="/run" className="remote-out" aria-label={t`To all that runs`}>
+        <Link to="/run" className="remote-out" aria-label={t`Back to running sessions`}>
           ‹
         </Link>
         <h1>{run.name}</h1>
         {run.isRehearsal && (
           <span className="tag">
-            <Trans>rehearsal, {run.state.speed} times as quick</Trans>
+            <Trans>rehearsal at {run.state.speed} times the speed</Trans>
           </span>
         )}
       </header>
       {view.reach === "away" && (
         <p className="remote-away" role="status">
           <Trans>
-            No connection to the gym’s server. The walls go on by themselves; what you press here is not done.
+            No connection to the gym’s server. The walls continue by themselves; commands from here are not applied.
           </Trans>
         </p>
       )}
       {ended ? (
         <RunRecord run={run} />
       ) : programme === null ? (
-        <Loading what={t`Loading what the walls show`} />
+        <Loading what={t`Loading the walls`} />
       ) : (
         <>
           <div className="remote-screen">
@@ -158,7 +158,7 @@ function Remote({ run }: { run: Run }) {
                 <Trans>Code for athletes</Trans>
               </summary>
               <div className="wall-code">
-                <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label={t`Follow it on a phone`} />
+                <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label={t`Follow on a phone`} />
                 <a href={`/follow/${run.followKey}`} target="_blank" rel="noreferrer">
                   <Trans>Open it</Trans>
                 </a>

@@ -12,11 +12,11 @@ import { useRemoveRun, useRunRecord } from "./useRuns";
 
 const COMMANDS: Record<string, string> = {
   pause: "paused",
-  resume: t`went on`,
+  resume: t`resumed`,
   jump: "jumped",
   longer: t`added a minute`,
   swap: t`swapped a combination`,
-  again: t`had the round done again`,
+  again: t`repeated the round`,
   end: t`ended it`,
 };
 
@@ -24,7 +24,7 @@ const COMMANDS: Record<string, string> = {
 export function RunRecord({ run }: { run: Run }) {
   const record = useRunRecord(run.id, true);
   if (record.isPending) {
-    return <Loading what={t`Loading what was shown`} />;
+    return <Loading what={t`Loading the record`} />;
   }
   if (record.isError) {
     return <Failure error={record.error} />;
@@ -60,7 +60,7 @@ export function RunRecord({ run }: { run: Run }) {
           t`A rehearsal is not logged.`
         ) : (
           <Link to="/logbook?unchecked=true">
-            <Trans>Look at it in the logbook</Trans>
+            <Trans>Open it in the logbook</Trans>
           </Link>
         )}
       </p>

@@ -31,7 +31,7 @@ export default function RunScreen() {
         <h2>
           <Trans>Now</Trans>
         </h2>
-        {runs.isPending && <Loading what={t`Loading what runs`} />}
+        {runs.isPending && <Loading what={t`Loading running sessions`} />}
         {runs.data?.running.length === 0 && (
           <p className="run-hint">
             <Trans>

@@ -9,9 +9,9 @@ import { useNotice } from "../ui/useNotice";
 import { useRuns, useStart, useWalls } from "./useRuns";
 
 const SPEEDS = [
-  { value: 1, label: t`as it is: it counts as drilled` },
-  { value: 10, label: t`rehearsal, 10 times as quick` },
-  { value: 60, label: t`rehearsal, 60 times as quick` },
+  { value: 1, label: t`real time (counts as drilled)` },
+  { value: 10, label: t`rehearsal, 10 times as fast` },
+  { value: 60, label: t`rehearsal, 60 times as fast` },
 ];
 
 /** Starts a plan, or a round timer, on the chosen walls. */
@@ -62,7 +62,7 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
               onChange={(rounds) => setTimer({ ...timer, rounds: rounds ?? 1 })}
             />
             <label htmlFor="timer-seconds">
-              <Trans>Work, seconds</Trans>
+              <Trans>Work (s)</Trans>
             </label>
             <InputNumber
               id="timer-seconds"
@@ -73,7 +73,7 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
               onChange={(seconds) => setTimer({ ...timer, seconds: seconds ?? 180 })}
             />
             <label htmlFor="timer-rest">
-              <Trans>Rest, seconds</Trans>
+              <Trans>Rest (s)</Trans>
             </label>
             <InputNumber
               id="timer-rest"
@@ -102,7 +102,7 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
           ))}
           {walls.length === 0 && (
             <p className="small">
-              <Trans>The gym has no wall yet. It runs all the same; add a wall under Run.</Trans>
+              <Trans>The gym has no wall yet. The session runs without one; add a wall under Run.</Trans>
             </p>
           )}
         </fieldset>
@@ -117,7 +117,7 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
         )}
         <div className="timer-fields">
           <label htmlFor="lead-in">
-            <Trans>Begins in, seconds</Trans>
+            <Trans>Starts in (s)</Trans>
           </label>
           <InputNumber id="lead-in" min={0} max={600} value={leadIn} onChange={(value) => setLeadIn(value ?? 10)} />
           <label htmlFor="speed">

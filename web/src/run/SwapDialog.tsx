@@ -77,12 +77,12 @@ export function SwapDialog({
             ))}
           </ul>
           <Button htmlType="submit" disabled={typed.trim() === ""}>
-            <Trans>Take what is typed</Trans>
+            <Trans>Use the text</Trans>
           </Button>
         </form>
       ) : (
         <p>
-          <Trans>Nothing that is drilled now has a combination. Swap it once its round has begun.</Trans>
+          <Trans>No combination is drilled now. Swap it once its round has started.</Trans>
         </p>
       )}
     </Modal>

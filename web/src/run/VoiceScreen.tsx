@@ -40,7 +40,7 @@ export default function VoiceScreen() {
       answered(api.POST("/api/voice/clips", { body: { text, wav: await clipOf(sound) } })),
     onSuccess: async () => {
       await again();
-      notice.done(t`Recorded. It is heard from the next session on.`);
+      notice.done(t`Recorded. It is used from the next session on.`);
     },
     onError: (error) =>
       error instanceof DOMException
@@ -61,7 +61,7 @@ export default function VoiceScreen() {
       </h1>
       <Failure error={voice.error} />
       {!now ? (
-        <Loading what={t`Loading what is said`} />
+        <Loading what={t`Loading the calls`} />
       ) : (
         <>
           <section className="panel block">
@@ -182,7 +182,7 @@ function Recorder({
       setRecords(true);
       setTimeout(() => next.state === "recording" && next.stop(), longestMs);
     } catch {
-      onRefused(t`This browser gives no microphone here. Take a sound file instead.`);
+      onRefused(t`This browser cannot use a microphone on this page. Use a sound file instead.`);
     }
   };
   return (
@@ -195,7 +195,7 @@ function Recorder({
         <input
           type="file"
           accept="audio/*"
-          aria-label={t`Take a sound file`}
+          aria-label={t`Use a sound file`}
           onChange={(event) => {
             const file = event.target.files?.[0];
             if (file) {

@@ -35,7 +35,7 @@ export function WallList() {
       {/^(127\.|localhost$)/.test(window.location.hostname) && (
         <p className="small">
           <Trans>
-            This page was opened at {window.location.host}, which no other device reaches. For screens of the gym’s
+            This page was opened at {window.location.host}, which other devices cannot reach. For screens of the gym’s
             network, start Periplus with <code>bin/start --network</code> and open it under its name.
           </Trans>
         </p>
@@ -89,7 +89,7 @@ function WallRow({ wall }: { wall: Wall }) {
     modal.confirm({
       getContainer: layers,
       title: t`Revoke “${wall.name}”?`,
-      content: t`Its screen goes dark, and its address opens nothing any more.`,
+      content: t`Its screen goes dark, and its address no longer works.`,
       okText: t`Revoke`,
       cancelText: t`Keep it`,
       onOk: () => revoke.mutateAsync(wall.id).catch(notice.failed),
@@ -130,7 +130,7 @@ function WallRow({ wall }: { wall: Wall }) {
               { key: "device", label: t`Button and bell: stand-ins for devices` },
               {
                 key: "keys",
-                label: wall.hasKeys ? t`Its keys pause and skip: take that away` : t`Let its keys pause and skip`,
+                label: wall.hasKeys ? t`Disable its keys for pause and skip` : t`Enable its keys for pause and skip`,
               },
               { key: "revoke", label: t`Revoke its address`, danger: true },
             ],

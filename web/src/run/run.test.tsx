@@ -117,7 +117,7 @@ test("a round timer starts on the walls that are chosen, and leads to its remote
   const router = open("/run");
   fireEvent.click(await button("Round timer"));
   fireEvent.change(await screen.findByLabelText("Rounds"), { target: { value: "4" } });
-  fireEvent.change(screen.getByLabelText("Begins in, seconds"), { target: { value: "0" } });
+  fireEvent.change(screen.getByLabelText("Starts in (s)"), { target: { value: "0" } });
   fireEvent.click(await button("Start"));
   await waitFor(() => expect(router.state.location.pathname).toBe("/run/9"));
   const start = asked.find((one) => one.path === "POST /api/runs")?.body;
@@ -179,7 +179,7 @@ test("a swap names the combination that goes and the chain that comes", async ()
   open("/run/7");
   fireEvent.click(await button("Swap …"));
   fireEvent.change(await screen.findByLabelText("In place of 1 2"), { target: { value: "1 2 3b" } });
-  fireEvent.click(await button("Take what is typed"));
+  fireEvent.click(await button("Use the text"));
   await waitFor(() =>
     expect(commands()[0]).toMatchObject({ kind: "swap", combination: 0, chain: "1 2 3b", track: null }),
   );

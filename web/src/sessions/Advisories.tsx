@@ -53,7 +53,7 @@ export function Advisories({ error }: { error: unknown }) {
       <Failure error={error} />
       {nothing && (
         <p className="all-well">
-          <Trans>Nothing stands in the way.</Trans>
+          <Trans>Ready to run.</Trans>
         </p>
       )}
       <ul>
@@ -99,7 +99,7 @@ export function Advisories({ error }: { error: unknown }) {
               <summary>
                 <Trans>why</Trans>
               </summary>
-              <Trans>{warning.reason} The threshold stands in the house rules.</Trans>
+              <Trans>{warning.reason} The threshold is part of the house rules.</Trans>
             </details>
             <Button size="small" loading={fixing === warning.id} onClick={() => fix(warning)}>
               {warning.fix}

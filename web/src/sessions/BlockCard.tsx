@@ -14,8 +14,8 @@ import { clock } from "./time";
 export function BlockCard({ block, at }: { block: Block; at: number }) {
   const { change, document, reasons } = usePlanContext();
   const name = block.name || block.kind;
-  const drag = useDraggable({ id: t`block ${at}`, data: { kind: "block", block: at, label: name } satisfies Dragged });
-  const target = useDroppable({ id: t`block-target ${at}`, data: { kind: "block", block: at } satisfies Dropped });
+  const drag = useDraggable({ id: `block ${at}`, data: { kind: "block", block: at, label: name } satisfies Dragged });
+  const target = useDroppable({ id: `block-target ${at}`, data: { kind: "block", block: at } satisfies Dropped });
   const put = (values: Partial<Block>, typed = false) =>
     change((now) => withBlock(now, at, (b) => ({ ...b, ...values })), typed);
   const own = document?.segments.filter((segment) => segment.place.block === at && segment.kind !== "changeover") ?? [];
@@ -53,7 +53,7 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
             step={15}
             value={block.changeover ?? 0}
             onChange={(changeover) => put({ changeover: changeover ?? 0 }, true)}
-            aria-label={t`Changeover after the block, seconds`}
+            aria-label={t`Pause after the block (s)`}
           />
           <Trans> s</Trans>
         </span>
@@ -74,7 +74,7 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
             onPress={() => change((now) => ({ ...now, blocks: copied(now.blocks, at) }))}
           />
           <ActionButton
-            label={block.locked ? t`Locked: stays when the rest is made anew` : t`Lock`}
+            label={block.locked ? t`Locked: stays when the rest is generated again` : t`Lock`}
             sign={block.locked ? "locked" : "open"}
             pressed={block.locked ?? false}
             onPress={() => put({ locked: !block.locked })}

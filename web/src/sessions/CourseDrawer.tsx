@@ -194,12 +194,12 @@ export function CourseDrawer({ course, training, onClose }: Props) {
           </span>
         </span>
         <span className="field-name">
-          <Trans>From session to session: first the rest is cut, then the round grows</Trans>
+          <Trans>From session to session: first shorter rests, then longer rounds</Trans>
         </span>
         <span className="pair">
           <span>
             <label htmlFor="course-work">
-              <Trans>Round, s</Trans>
+              <Trans>Round (s)</Trans>
             </label>
             <InputNumber
               id="course-work"
@@ -211,7 +211,7 @@ export function CourseDrawer({ course, training, onClose }: Props) {
           </span>
           <span>
             <label htmlFor="course-longest">
-              <Trans>up to, s</Trans>
+              <Trans>Longest round (s)</Trans>
             </label>
             <InputNumber
               id="course-longest"
@@ -223,7 +223,7 @@ export function CourseDrawer({ course, training, onClose }: Props) {
           </span>
           <span>
             <label htmlFor="course-step">
-              <Trans>by, s</Trans>
+              <Trans>Longer by (s) each session</Trans>
             </label>
             <InputNumber
               id="course-step"
@@ -235,7 +235,7 @@ export function CourseDrawer({ course, training, onClose }: Props) {
           </span>
         </span>
         <label htmlFor="course-rests">
-          <Trans>Rests, s, one after the other</Trans>
+          <Trans>Rest periods (s), in order</Trans>
         </label>
         <Select
           id="course-rests"

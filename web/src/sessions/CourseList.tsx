@@ -41,7 +41,7 @@ export function CourseList({ courses, plans, making, head, next, onEdit, onHand,
         <p className="small">
           <Trans>
             A course is a group that trains regularly.{" "}
-            {head ? t`Make one, and its next session is planned in one press.` : t`The head coach makes them.`}
+            {head ? t`Add one, and Periplus plans its next session for you.` : t`The head coach makes them.`}
           </Trans>
         </p>
       )}
@@ -87,7 +87,7 @@ export function CourseList({ courses, plans, making, head, next, onEdit, onHand,
                   onClick={() => onPress(course)}
                   title={t`For ${longDay(next(course))}, from what is due`}
                 >
-                  <Trans>Plan {shortDay(next(course))} in one press</Trans>
+                  <Trans>Plan {shortDay(next(course))} for me</Trans>
                 </Button>
                 <Button loading={making === `hand ${course.id}`} onClick={() => onHand(course)}>
                   <Trans>Plan by hand</Trans>

@@ -67,12 +67,12 @@ export function GenerateSession({
     }
   };
   return (
-    <Modal getContainer={layers} open onCancel={onClose} footer={null} title={t`In one press`}>
+    <Modal getContainer={layers} open onCancel={onClose} footer={null} title={t`Generate`}>
       <div className="course-form">
         <Failure error={error} />
         {courses.length === 0 && (
           <p>
-            <Trans>There is no course yet. The head coach makes one on the page of the sessions.</Trans>
+            <Trans>There is no course yet. The head coach adds one under Sessions.</Trans>
           </p>
         )}
         <label htmlFor="press-course">
@@ -115,16 +115,16 @@ export function GenerateSession({
           <Select aria-label={t`Weapon`} value={value} options={LIMBS} onChange={(next: string) => setValue(next)} />
         )}
         <label htmlFor="press-seed">
-          <Trans>Seed: another one, another session</Trans>
+          <Trans>Seed (change it for a different session)</Trans>
         </label>
         <InputNumber id="press-seed" min={0} max={2_000_000_000} value={seed} onChange={(next) => setSeed(next ?? 1)} />
         <p className="small">
           {locked > 0
-            ? t`${locked === 1 ? t`One locked part stays` : t`${locked} locked parts stay`}; the rest is made anew.`
-            : t`All of it is made anew. Lock a round or a block to keep it. Undo brings back what is here now.`}
+            ? t`${locked === 1 ? t`One locked part stays` : t`${locked} locked parts stay`}; the rest is generated again.`
+            : t`Everything is generated again. Lock a round or a block to keep it. Undo restores the current session.`}
         </p>
         <Button type="primary" loading={making} disabled={chosen === null} onClick={make}>
-          {locked > 0 ? t`Make the rest anew` : t`Make the session`}
+          {locked > 0 ? t`Generate the rest again` : t`Generate the session`}
         </Button>
       </div>
     </Modal>

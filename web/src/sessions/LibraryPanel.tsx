@@ -38,7 +38,7 @@ export function LibraryPanel() {
     const place = selected?.set === undefined ? null : selected;
     const set = place && setsAt(content, place)[place.set ?? -1];
     if (!place || !set) {
-      notice.warn(t`Choose a set first: press into it, then +. Or drag the combination there.`);
+      notice.warn(t`Select a set first: press into it, then +. Or drag the combination there.`);
       return;
     }
     const most = drills.find((drill) => drill.id === set.drill)?.most ?? 1;
@@ -79,7 +79,7 @@ export function LibraryPanel() {
       </ul>
       {found.data && rows.length === 0 && (
         <p className="small">
-          <Trans>Nothing that flows fits. {all ? t`Look for less.` : t`Look in all rules, or for less.`}</Trans>
+          <Trans>Nothing that flows fits. {all ? t`Search for less.` : t`Search in all rules, or for less.`}</Trans>
         </p>
       )}
       {(found.data?.total ?? 0) > rows.length && (
@@ -97,7 +97,7 @@ function planned(row: CombinationRow): PlannedChain {
 
 function Row({ row, onPut }: { row: CombinationRow; onPut: () => void }) {
   const drag = useDraggable({
-    id: t`library ${row.id}`,
+    id: `library ${row.id}`,
     data: { kind: "chain", chain: planned(row), label: row.text } satisfies Dragged,
   });
   return (
@@ -115,7 +115,7 @@ function Row({ row, onPut }: { row: CombinationRow; onPut: () => void }) {
         </small>
         <CombinationLine drawing={row.line} name={row.name} />
       </button>
-      <Button size="small" aria-label={t`Put ${row.name} into the chosen set`} onClick={onPut}>
+      <Button size="small" aria-label={t`Add ${row.name} to the selected set`} onClick={onPut}>
         +
       </Button>
     </li>

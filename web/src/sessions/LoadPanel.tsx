@@ -43,7 +43,7 @@ export function LoadPanel() {
           value={track}
           options={document.tracks.map((one, value) => ({ value, label: one.name }))}
           onChange={setTrack}
-          aria-label={t`Load of which track`}
+          aria-label={t`Load of track`}
         />
       )}
       {of && (

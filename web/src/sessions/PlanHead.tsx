@@ -21,7 +21,7 @@ const SAVING: Record<Saving, string> = {
   waiting: t`not saved yet …`,
   saving: t`saving …`,
   failed: t`not saved; trying again`,
-  changed: t`changed by somebody else`,
+  changed: t`changed by another coach`,
 };
 
 /** The head of the planner: name, time, course, actions, and the state of saving. */
@@ -56,7 +56,7 @@ export function PlanHead({
       },
       {
         onSuccess: (made) => {
-          notice.done(isTemplate ? t`Kept as a template.` : t`This is the copy; it has no day yet.`);
+          notice.done(isTemplate ? t`Saved as a template.` : t`This is the copy; it has no day yet.`);
           if (!isTemplate) {
             navigate(`/sessions/${made.id}`);
           }
@@ -127,7 +127,7 @@ export function PlanHead({
           ↷
         </Button>
         <Button onClick={() => setOpen("press")}>
-          <Trans>In one press</Trans>
+          <Trans>Generate</Trans>
         </Button>
         <Button
           type="primary"
@@ -156,7 +156,7 @@ export function PlanHead({
               { key: "settings", label: t`Rules, medium, tracks …` },
               { key: "versions", label: t`History` },
               { key: "copy", label: t`Copy` },
-              { key: "template", label: t`Keep as a template` },
+              { key: "template", label: t`Save as a template` },
               { key: "archive", label: plan.archived ? t`Restore the session` : t`Archive the session`, danger: true },
             ],
             onClick: ({ key }) => {
@@ -187,7 +187,9 @@ export function PlanHead({
       )}
       {plan.archived && (
         <p className="conflict" role="status">
-          <Trans>This session is archived: it is in no week any more, and calendars show it as cancelled.</Trans>
+          <Trans>
+            This session is archived: it is no longer in the calendar, and subscribed calendars show it as cancelled.
+          </Trans>
           <Button size="small" loading={shelving.isPending} onClick={() => void shelve()}>
             <Trans>Restore it</Trans>
           </Button>
@@ -231,7 +233,7 @@ function Settings({ planner, document }: { planner: Planner; document: SessionDo
   return (
     <div className="course-form">
       <label htmlFor="plan-minutes">
-        <Trans>Minutes that there are</Trans>
+        <Trans>Time available (min)</Trans>
       </label>
       <InputNumber
         id="plan-minutes"
@@ -254,7 +256,7 @@ function Settings({ planner, document }: { planner: Planner; document: SessionDo
       </label>
       <Select id="plan-medium" value={content.medium} options={MEDIA} onChange={(medium) => put({ medium })} />
       <label htmlFor="plan-level">
-        <Trans>Level of everybody</Trans>
+        <Trans>Default level</Trans>
       </label>
       <InputNumber
         id="plan-level"

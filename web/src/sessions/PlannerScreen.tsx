@@ -124,7 +124,7 @@ function Planner({ plan }: { plan: Plan }) {
           </h1>
           <PlanHead plan={plan} planner={planner} document={check.document} onReasons={setWhy} />
           {why && why.unmet.length > 0 && (
-            <ul className="unmet" aria-label={t`What could not be met`}>
+            <ul className="unmet" aria-label={t`Requirements not met`}>
               {why.unmet.map((sentence) => (
                 <li key={sentence}>{sentence}</li>
               ))}
@@ -140,7 +140,7 @@ function Planner({ plan }: { plan: Plan }) {
               ))}
               <AddBlock formats={drills.boutFormats} />
             </section>
-            <aside className="planner-side" aria-label={t`What follows from it`}>
+            <aside className="planner-side" aria-label={t`Results`}>
               <Advisories error={check.error} />
               <LoadPanel />
             </aside>

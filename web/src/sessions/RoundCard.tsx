@@ -34,11 +34,11 @@ export function RoundCard({
   const place = { block, round: at };
   const label = t`Round ${at + 1}`;
   const drag = useDraggable({
-    id: t`round ${block} ${at}`,
+    id: `round ${block} ${at}`,
     data: { kind: "round", block, round: at, label } satisfies Dragged,
   });
   const target = useDroppable({
-    id: t`round-target ${block} ${at}`,
+    id: `round-target ${block} ${at}`,
     data: { kind: "round", block, round: at } satisfies Dropped,
   });
   const put = (values: Partial<Round>, typed = false) =>
@@ -60,7 +60,7 @@ export function RoundCard({
         <button
           type="button"
           className="grip"
-          aria-label={t`Move ${label}: Alt and an arrow. Shift and an arrow stretches it, Ctrl D copies it, Delete takes it out.`}
+          aria-label={t`Move ${label}: Alt and an arrow. Shift and an arrow stretches it, Ctrl D copies it, Delete removes it.`}
           {...drag.listeners}
           {...drag.attributes}
           onKeyDown={(event) => {
@@ -84,7 +84,7 @@ export function RoundCard({
           max={7200}
           step={15}
           value={round.seconds}
-          aria-label={t`Work, seconds`}
+          aria-label={t`Work (s)`}
           onChange={(seconds) => put({ seconds: seconds ?? 60 }, true)}
         />
         <span className="small">{compact ? "s" : "on"}</span>
@@ -97,7 +97,7 @@ export function RoundCard({
               max={1800}
               step={5}
               value={round.rest ?? 0}
-              aria-label={t`Rest, seconds`}
+              aria-label={t`Rest (s)`}
               onChange={(rest) => put({ rest: rest ?? 0 }, true)}
             />
             <span className="small">
@@ -151,13 +151,13 @@ export function RoundCard({
             onPress={() => change((now) => withBlock(now, block, (b) => ({ ...b, rounds: copied(b.rounds, at) })))}
           />
           <ActionButton
-            label={round.locked ? t`Locked: stays when the rest is made anew` : t`Lock the round`}
+            label={round.locked ? t`Locked: stays when the rest is generated again` : t`Lock the round`}
             sign={round.locked ? "locked" : "open"}
             pressed={round.locked ?? false}
             onPress={() => put({ locked: !round.locked })}
           />
           <ActionButton
-            label={t`Take the round out`}
+            label={t`Remove the round`}
             sign="out"
             onPress={() => change((now) => withBlock(now, block, (b) => ({ ...b, rounds: without(b.rounds, at) })))}
           />
@@ -217,7 +217,7 @@ function LaneColumn({
 }) {
   const { content, change } = usePlanContext();
   const lane = useDroppable({
-    id: t`lane ${place.block} ${place.round} ${place.track ?? ""}`,
+    id: `lane ${place.block} ${place.round} ${place.track ?? ""}`,
     data: { kind: "lane", place } satisfies Dropped,
   });
   const own = place.track === undefined ? undefined : round.tracks?.find((one) => one.track === place.track);

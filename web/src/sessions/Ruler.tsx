@@ -19,7 +19,7 @@ export function Ruler() {
     return (
       <section className="ruler ruler-empty" aria-label={t`Clock`}>
         <p className="small">
-          <Trans>Nothing takes time yet. Give a round a set, and the clock begins.</Trans>
+          <Trans>The session is empty. Add a set to a round to start the clock.</Trans>
         </p>
       </section>
     );
@@ -117,7 +117,7 @@ let wanted: { block: number; round: number } | null = null;
 /** A round on the clock: press to show it, drag to move it, drag its right edge to stretch it, or use the keys. */
 function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
   const { content, change, select, selected } = usePlanContext();
-  const id = t`ruler ${block} ${round}`;
+  const id = `ruler ${block} ${round}`;
   const drag = useDraggable({ id, data: { kind: "round", block, round, label, onClock: true } satisfies Dragged });
   const target = useDroppable({ id, data: { kind: "round", block, round } satisfies Dropped });
   const [by, setBy] = useState(0);
@@ -182,10 +182,10 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
         type="button"
         className="round-press"
         ref={press}
-        aria-label={t`${label}. Shift and an arrow stretches it, Alt and an arrow moves it, Ctrl D copies it, Delete takes it out.`}
+        aria-label={t`${label}. Shift and an arrow stretches it, Alt and an arrow moves it, Ctrl D copies it, Delete removes it.`}
         aria-pressed={chosen}
         title={t`${label}
-Shift ← → stretches, Alt ← → moves, Ctrl D copies, Delete takes out`}
+Shift ← → stretches, Alt ← → moves, Ctrl D copies, Delete removes`}
         {...drag.listeners}
         onClick={() => {
           select({ block, round });

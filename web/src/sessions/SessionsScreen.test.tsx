@@ -116,7 +116,7 @@ test("the week that is asked for follows the arrows, and the address has it", as
 test("one press plans the next free day of the course", async () => {
   const first = nextDay(COURSE, todayInGym(), []);
   const { asked, router } = gym([plan(1, `${first}T06:30`)]);
-  fireEvent.click(await screen.findByRole("button", { name: /in one press$/ }));
+  fireEvent.click(await screen.findByRole("button", { name: /^Plan .* for me$/ }));
   await waitFor(() => expect(router.state.location.pathname).toBe("/sessions/77"));
   const made = asked.find((one) => one.path === "POST /api/plans")?.body;
   expect(made).toMatchObject({ name: "Early birds: what is due", course: 3, startsAt: `${addDays(first, 7)}T06:30` });

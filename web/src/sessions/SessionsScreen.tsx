@@ -92,7 +92,7 @@ export default function SessionsScreen() {
     }
   };
   const byHand = (course: Course | null, on?: string) =>
-    make(t`hand ${course?.id ?? ""}`, async () => {
+    make(`hand ${course?.id ?? ""}`, async () => {
       const content = await startPlan(course, numbering);
       const plan = await create.mutateAsync({
         name: course?.name ?? t`New session`,
@@ -103,13 +103,13 @@ export default function SessionsScreen() {
       navigate(`/sessions/${plan.id}`);
     });
   const inOnePress = (course: Course) =>
-    make(t`press ${course.id}`, async () => {
+    make(`press ${course.id}`, async () => {
       const { plan, composition } = await planDue(course);
       void queries.invalidateQueries({ queryKey: keys.plans });
       navigate(`/sessions/${plan.id}`, { state: { reasons: composition.reasons, unmet: composition.unmet } });
     });
   const fromTemplate = (template: PlanRow) =>
-    make(t`template ${template.id}`, async () => {
+    make(`template ${template.id}`, async () => {
       const { answered, api } = await import("../api/client");
       const whole = await answered(api.GET("/api/plans/{id}", { params: { path: { id: template.id } } }));
       const plan = await create.mutateAsync({
@@ -173,7 +173,7 @@ export default function SessionsScreen() {
           onNew={(on) => byHand((courses.data ?? []).find((course) => course.id === of) ?? null, on)}
         />
       ) : (
-        !list.isError && <Loading what={t`Loading what is planned`} />
+        !list.isError && <Loading what={t`Loading the plans`} />
       )}
       <div className="sessions-below">
         <CourseList
@@ -235,7 +235,7 @@ export default function SessionsScreen() {
           <p className="small">
             <Trans>
               <a href={of ? `/api/calendar.ics?course=${of}` : "/api/calendar.ics"}>Calendar file</a> with{" "}
-              {of ? t`the sessions of this course` : t`all sessions`}; brought in again, it moves what changed.
+              {of ? t`the sessions of this course` : t`all sessions`}; import it again to update changed sessions.
             </Trans>
           </p>
           <BringIn

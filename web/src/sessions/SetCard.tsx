@@ -31,10 +31,10 @@ export function SetCard({
   const drill = drills.find((one) => one.id === set.drill);
   const key = address(place);
   const drag = useDraggable({
-    id: t`set ${key}`,
+    id: `set ${key}`,
     data: { kind: "set", place, label: drill?.title ?? set.drill } satisfies Dragged,
   });
-  const target = useDroppable({ id: t`set-target ${key}`, data: { kind: "set", place } satisfies Dropped });
+  const target = useDroppable({ id: `set-target ${key}`, data: { kind: "set", place } satisfies Dropped });
   const put = (values: Partial<PlannedSet>, typed = false) =>
     change((now) => withSet(now, place, (s) => ({ ...s, ...values })), typed);
   const newest = useRef(set);
@@ -137,7 +137,7 @@ export function SetCard({
             step={15}
             value={set.seconds ?? null}
             placeholder={t`share`}
-            aria-label={t`Seconds of the set; its share when empty`}
+            aria-label={t`Seconds of the set (empty: an equal share)`}
             onChange={(seconds) => put({ seconds }, true)}
           />
         )}
@@ -150,7 +150,7 @@ export function SetCard({
             />
           )}
           <ActionButton
-            label={t`Take the set out`}
+            label={t`Remove the set`}
             sign="out"
             onPress={() => change((now) => withSets(now, place, (sets) => without(sets, place.set ?? 0)))}
           />

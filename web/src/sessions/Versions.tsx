@@ -35,7 +35,7 @@ export function Versions({ plan, planner, onClose }: { plan: Plan; planner: Plan
         }),
       );
       await planner.takeTheirs();
-      notice.done(t`It is again what it was in version ${version}.`);
+      notice.done(t`Restored to version ${version}.`);
       onClose();
     } catch (error) {
       notice.failed(error);

@@ -141,7 +141,7 @@ test("a round is copied, split by level, joined, put into the other stance, lock
   expect(rounds(hand)[1]?.stance).toBe("other");
   press("Lock the round", 1);
   expect(rounds(hand)[1]?.locked).toBe(true);
-  press("Take the round out", 0);
+  press("Remove the round", 0);
   expect(rounds(hand)).toHaveLength(1);
   expect(rounds(hand)[0]?.stance).toBe("other");
 });
@@ -171,8 +171,8 @@ test("sets and rounds are added and moved", () => {
 test("a round takes whole seconds of work and rest, and how often it is done", () => {
   const hand = block();
   for (const [label, value] of [
-    ["Work, seconds", "120"],
-    ["Rest, seconds", "30"],
+    ["Work (s)", "120"],
+    ["Rest (s)", "30"],
     ["How many times", "4"],
   ] as const) {
     fireEvent.change(screen.getByLabelText(label), { target: { value } });

@@ -110,7 +110,7 @@ test("a plan without trouble says so", () => {
     blocks: [{ kind: "rounds", name: "", rounds: [{ seconds: 60, sets: [{ combinations: [{ chain: "1 2" }] }] }] }],
   });
   shown(<Advisories error={null} />, { content, document: worked(content) });
-  expect(screen.getByText("Nothing stands in the way.")).toBeTruthy();
+  expect(screen.getByText("Ready to run.")).toBeTruthy();
 });
 
 test("what the library changed is shown as planned and as it is now, and taken over by a press", () => {
@@ -157,7 +157,7 @@ test("the clock has a row for each track and a handle for each round, which the 
 test("a plan that takes no time says so in place of a clock", () => {
   const content = contentOf({});
   shown(<Ruler />, { content, document: worked(content) });
-  expect(screen.getByText(/Nothing takes time yet/)).toBeTruthy();
+  expect(screen.getByText(/The session is empty/)).toBeTruthy();
 });
 
 test("a day of the calendar is planned from its sign, and an empty week says what to do", () => {

@@ -21,7 +21,7 @@ export function Loading({ what = t`Loading` }: { what?: string }) {
         <p>
           {reachable
             ? t`This takes longer than it should.`
-            : t`There is no connection to the gym’s server; it goes on when it is back.`}{" "}
+            : t`There is no connection to the gym’s server; this continues when it is back.`}{" "}
           <button type="button" className="link-button" onClick={() => window.location.reload()}>
             <Trans>Try again</Trans>
           </button>

@@ -1,4 +1,3 @@
-import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { App } from "antd";
 import { useMemo } from "react";
@@ -15,7 +14,7 @@ export function useNotice() {
       done: (sentence: string) => void message.success(sentence),
       /** Shows a message with an undo button. */
       undo: (sentence: string, undo: () => void) => {
-        const key = t`undo ${Date.now()}`;
+        const key = `undo ${Date.now()}`;
         void message.success({
           key,
           duration: UNDO_SECONDS,

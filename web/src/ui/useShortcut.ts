@@ -37,7 +37,7 @@ export const SHORTCUTS = {
   leaveOut: { key: "delete", shown: t`Del`, does: t`On a tile: leave it out` },
   move: { key: "arrowright", shift: true, shown: "Shift ← →", does: t`On a tile: move it earlier or later` },
   aim: { key: "arrowup", shift: true, shown: "Shift ↑ ↓", does: t`On a tile: aim it higher or lower` },
-  release: { key: "escape", silent: true, shown: t`Esc`, does: t`Let go of what is selected` },
+  release: { key: "escape", silent: true, shown: t`Esc`, does: t`Clear the selection` },
   help: { key: "?", shown: "?", does: t`Guide and keys` },
 } satisfies Record<string, Shortcut>;
 

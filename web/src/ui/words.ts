@@ -9,11 +9,11 @@ export const FILE_FORMATS: Record<FileFormat, { name: string; keeps: string; rea
     reads: t`Text: one chain a line, its name after #`,
   },
   csv: { name: "CSV", keeps: t`for a spreadsheet, in the numbers you read`, reads: t`CSV, with its columns named` },
-  json: { name: "JSON", keeps: t`keeps everything; import it again here or elsewhere`, reads: t`JSON of Periplus` },
+  json: { name: "JSON", keeps: t`contains everything; import it again here or elsewhere`, reads: t`JSON of Periplus` },
 };
 
 /** The rule for passwords, shown before one is refused. */
-export const PASSWORD_RULE = t`At least 10 characters, not your own name and no row of keys. Four words that have nothing to do with each other are good.`;
+export const PASSWORD_RULE = t`At least 10 characters, not your own name and no row of keys. Four unrelated words are good.`;
 
 /** The names of the roles. */
 export const ROLES: Record<Coach["role"], string> = { coach: "coach", "head-coach": t`head coach` };

@@ -27,7 +27,7 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
         <h1>{screen?.gym ?? t`Periplus`}</h1>
         <p>
           {view.revoked
-            ? t`This session is not there any more. Scan the code on the wall again.`
+            ? t`This session no longer exists. Scan the code on the wall again.`
             : t`Waiting for the gym’s server …`}
         </p>
       </main>
@@ -121,7 +121,7 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
               setNumbering(event.target.value || null);
             }}
           >
-            <option value="">{t`those of the session`}</option>
+            <option value="">{t`as in the session`}</option>
             {screen?.numberings.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.name}

@@ -64,7 +64,7 @@ export function DeviceScreen({ screenKey }: { screenKey: string }) {
             ? t`Bell`
             : next && !isStanding
               ? t`Bell in ${timeLeft((next.atMs - position) / run.state.speed)}`
-              : t`No bell to come`}
+              : t`No more bells`}
       </p>
       <p className="device-said">{said}</p>
     </main>

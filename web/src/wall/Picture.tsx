@@ -1,4 +1,3 @@
-import { t } from "@lingui/core/macro";
 import type { Programme, ProgrammeCue } from "../api/client";
 import { numbersOf, type TrackMoment } from "./moment";
 
@@ -36,7 +35,7 @@ export function Picture({ moment, programme }: { moment: TrackMoment; programme:
 }
 
 function stepClass(at: number, now: number): string {
-  return at === now ? t`wall-step is-now` : at < now ? t`wall-step is-done` : "wall-step";
+  return at === now ? `wall-step is-now` : at < now ? `wall-step is-done` : "wall-step";
 }
 
 function itemsOf(cue: ProgrammeCue, programme: Programme): number {

@@ -50,7 +50,7 @@ export function SharedTrackView({
         )}
       </div>
       {onlyTime || (
-        <section className="wall-what" aria-label={resting ? t`What comes` : t`What now`}>
+        <section className="wall-what" aria-label={resting ? t`What comes` : t`Choose`}>
           {resting && (
             <p className="wall-next-word">
               <Trans>Next</Trans>
@@ -104,11 +104,11 @@ export function SharedTrackView({
         )}
         {resting && run.state.speed === 1 && (
           <div className="wall-follow">
-            <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label={t`Follow it on a phone`} />
+            <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label={t`Follow on a phone`} />
           </div>
         )}
       </footer>
-      <progress className="wall-bar" max={1} value={moment.part} aria-label={t`How much of it is over`} />
+      <progress className="wall-bar" max={1} value={moment.part} aria-label={t`Elapsed`} />
     </div>
   );
 }

@@ -64,12 +64,7 @@ function Track({ moment, programme }: { moment: TrackMoment; programme: Programm
           </i>
         )}
       </span>
-      <progress
-        className="wall-bar"
-        max={1}
-        value={moment.part}
-        aria-label={t`How much of it is over for ${moment.name}`}
-      />
+      <progress className="wall-bar" max={1} value={moment.part} aria-label={t`Elapsed for ${moment.name}`} />
     </section>
   );
 }

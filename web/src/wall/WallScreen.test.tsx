@@ -115,7 +115,7 @@ test("in a rest stands what comes, in the stance in which it is thrown, with a c
   expect(main()).toContain("in the other stance");
   // An orthodox athlete stands southpaw then.
   expect(document.querySelector(".wall-words div")?.textContent).toBe("Oright jab, left cross");
-  expect(page.getByLabelText("Follow it on a phone")).toBeTruthy();
+  expect(page.getByLabelText("Follow on a phone")).toBeTruthy();
 });
 
 test("a pause is said, and its time stands", async () => {

@@ -39,7 +39,7 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
     return (
       <main className="wall wall-dark">
         <p>
-          <Trans>This address opens nothing any more. Ask a coach for a new one.</Trans>
+          <Trans>This address no longer works. Ask a coach for a new one.</Trans>
         </p>
       </main>
     );
@@ -66,7 +66,7 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
           </button>
         )}
         {!corner && view.reach === "away" && run !== null && (
-          <p className="wall-away">{isLongOver ? t`no server` : t`no server · it goes on`}</p>
+          <p className="wall-away">{isLongOver ? t`no server` : t`no server · continues`}</p>
         )}
       </div>
       {corner && <WallStatus client={client} view={view} sound={sound} onClose={() => setCorner(false)} />}

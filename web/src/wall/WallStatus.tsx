@@ -6,9 +6,9 @@ import type { SoundCheck } from "./soundCheck";
 import type { SoundState } from "./useSound";
 
 const REACH = {
-  told: t`told of changes at once`,
-  asking: t`asks for changes every 2 s`,
-  away: t`no server; it goes on by itself`,
+  told: t`changes are pushed`,
+  asking: t`polls every 2 s`,
+  away: t`no server; the session continues`,
 };
 
 /** The state of a wall on request: clock, connection and sound. */
@@ -47,7 +47,7 @@ export function WallStatus({
         </dt>
         <dd>{REACH[view.reach]}</dd>
         <dt>
-          <Trans>Presses not sent</Trans>
+          <Trans>Commands not sent</Trans>
         </dt>
         <dd>{view.waiting}</dd>
         <dt>

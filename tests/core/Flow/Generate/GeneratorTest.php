@@ -154,7 +154,7 @@ final class GeneratorTest extends TestCase
     }
 
     #[TestWith([1, 8, 'A generated chain has 2 to 10 strikes, not 1.'])]
-    #[TestWith([4, 99, '1 to 24 chains are made at a time, not 99.'])]
+    #[TestWith([4, 99, '1 to 24 chains can be generated at a time, not 99.'])]
     public function testCriteriaOutOfBoundsAreRefused(int $length, int $count, string $message): void
     {
         $this->expectExceptionMessage($message);

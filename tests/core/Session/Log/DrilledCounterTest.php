@@ -207,7 +207,7 @@ final class DrilledCounterTest extends TestCase
             'The right side throws 70 % of the strikes. Rounds in the other stance even it out.',
             'The body gets 3 % of what lands. Chains that change height are missing.',
             'Only 5 % of the minutes are in the southpaw stance.',
-            '95 % of the repetitions open with a jab: whoever knows this class knows what comes first.',
+            '95 % of the repetitions open with a jab: opponents will know what comes first.',
         ],
     ]),]
     public function testWhatIsOutOfBalanceIsSaidInASentence(array $figures, array $sentences): void
