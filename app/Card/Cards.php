@@ -45,7 +45,7 @@ final class Cards extends ServiceEntityRepository implements HasQuota
 
     public function quota(): Quota
     {
-        return new Quota('cards', $this->count(['revokedAt' => null]), self::LIMIT);
+        return new Quota(t('cards'), $this->count(['revokedAt' => null]), self::LIMIT);
     }
 
     public function create(CardRequest $request, User $creator): Card

@@ -9,7 +9,7 @@ use Periplus\Core\Technique\Stance;
 /** Values for everything that a file does not say. */
 final readonly class ImportOptions
 {
-    /** @param string|null $inferred for each chain when null */
+    /** @param string|null $rules inferred for each chain when null */
     public function __construct(public string $numbering, public Stance $stance, public ?string $rules)
     {
     }

@@ -63,7 +63,7 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
 
     public function quota(): Quota
     {
-        return new Quota('measurements', $this->count(), self::LIMIT);
+        return new Quota(t('measurements'), $this->count(), self::LIMIT);
     }
 
     /** Stores a measurement; the same key is stored once. */

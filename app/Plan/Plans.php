@@ -137,7 +137,7 @@ final class Plans extends ServiceEntityRepository implements HasQuota
 
     public function quota(): Quota
     {
-        return new Quota('plans', $this->count(), self::LIMIT);
+        return new Quota(t('plans'), $this->count(), self::LIMIT);
     }
 
     /** @return list<PlanVersion> the newest first */

@@ -100,7 +100,7 @@ test("a session in one press has its reasons; what is locked stays when the rest
   await signIn(page, COACH);
   await page.goto("/sessions");
   const course = page.getByRole("listitem").filter({ hasText: "Kickboxing, mixed levels" }).last();
-  await course.getByRole("button", { name: /in one press/ }).click();
+  await course.getByRole("button", { name: /^Plan .* for me$/ }).click();
   await expect(page).toHaveURL(/\/sessions\/\d+$/);
   await expect(page.getByText("A ladder comes first")).toBeVisible();
   await expect(page.getByText(/left of 60 min/)).toBeVisible();
@@ -291,7 +291,7 @@ test("a warning is mended by one press and undone by one", async ({ page }) => {
   await signIn(page, COACH);
   await newSession(page);
   const warmUp = page.getByRole("region", { name: "Warm-up" });
-  await warmUp.getByRole("button", { name: "Take out", exact: true }).click();
+  await warmUp.getByRole("button", { name: "Remove", exact: true }).click();
   await rounds(page).getByLabel("Type a combination").fill("1 2");
   await page.keyboard.press("Enter");
   const times = rounds(page).getByLabel("How many times");

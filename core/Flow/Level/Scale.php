@@ -156,11 +156,7 @@ final readonly class Scale
 
     private static function times(int $count, string $what): string
     {
-        return match ($count) {
-            1 => $what.' once',
-            2 => $what.' twice',
-            default => t('{what} {count} times', what: $what, count: $count),
-        };
+        return t('{what} {count, plural, one {once} =2 {twice} other {# times}}', what: $what, count: $count);
     }
 
     private static function read(): self

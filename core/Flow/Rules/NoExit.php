@@ -34,7 +34,7 @@ final readonly class NoExit implements Rule
             new RuleExample('1 2 3b 2 3 2 exit'),
             order: 130,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
-            threshold: new RuleThreshold(6, 1, 20, 'strikes'),
+            threshold: new RuleThreshold(6, 1, 20, t('strikes')),
         );
     }
 

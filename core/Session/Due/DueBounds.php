@@ -22,7 +22,7 @@ final readonly class DueBounds
                 t('Due again: the first time'),
                 t('What was drilled once is brought back before it is forgotten. {why}', why: $why),
                 t('Plan what is due'),
-                new RuleThreshold(7, 1, 60, 'days', 'after'),
+                new RuleThreshold(7, 1, 60, t('days'), t('after')),
                 50,
             ),
             new WarningDefinition(
@@ -30,7 +30,7 @@ final readonly class DueBounds
                 t('Due again: at the earliest'),
                 t('What fell apart comes back soon, but with some time to rest on it. {why}', why: $why),
                 t('Plan what is due'),
-                new RuleThreshold(3, 1, 60, 'days', t('at least')),
+                new RuleThreshold(3, 1, 60, t('days'), t('at least')),
                 51,
             ),
             new WarningDefinition(
@@ -38,7 +38,7 @@ final readonly class DueBounds
                 t('Due again: at the latest'),
                 t('What holds is still looked at now and then. {why}', why: $why),
                 t('Plan what is due'),
-                new RuleThreshold(56, 7, 400, 'days', t('at most')),
+                new RuleThreshold(56, 7, 400, t('days'), t('at most')),
                 52,
             ),
         ];

@@ -9,6 +9,7 @@ import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
 import { Loading } from "../ui/Loading";
 import { useNotice } from "../ui/useNotice";
+import { nameOf } from "../ui/words";
 import { useSaveExercises, useSaveReminders } from "./useSaveAdvice";
 import "./advice.css";
 
@@ -90,7 +91,7 @@ function Reminders({ advice }: { advice: Advice }) {
               />
               {head && (
                 <Button
-                  aria-label={t`Take out ${row.text}`}
+                  aria-label={t`Remove ${row.text}`}
                   onClick={() => setRows((now) => now.filter((one) => one !== row))}
                 >
                   ✕
@@ -119,9 +120,9 @@ function Reminders({ advice }: { advice: Advice }) {
 }
 
 const PARTS = [
-  { value: "warm-up", label: "warm-up" },
-  { value: "conditioning", label: "conditioning" },
-  { value: "cool-down", label: "cool-down" },
+  { value: "warm-up", label: t`warm-up` },
+  { value: "conditioning", label: t`conditioning` },
+  { value: "cool-down", label: t`cool-down` },
 ];
 
 function Exercises({ advice }: { advice: Advice }) {
@@ -170,7 +171,8 @@ function Exercises({ advice }: { advice: Advice }) {
             >
               <b>{row.name || t`New exercise`}</b>{" "}
               <small>
-                {row.for.join(", ")} · {row.count ? t`${row.count} times` : `${row.seconds} s`}
+                {row.for.map((part) => nameOf(PARTS, part)).join(", ")} ·{" "}
+                {row.count ? t`${row.count} times` : `${row.seconds} s`}
                 {row.caution && ` · ${row.caution}`}
               </small>
             </button>
@@ -314,7 +316,7 @@ function Keep({
 /** Returns the topic of a reminder in words. */
 export function topicWords(topic: string): string {
   return topic === "all"
-    ? "everything"
+    ? t`everything`
     : topic.startsWith("cause:")
       ? t`a wait for: ${topic.slice(6)}`
       : topic.replaceAll("-", " ");

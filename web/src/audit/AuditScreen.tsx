@@ -18,7 +18,7 @@ const KINDS = [
   { value: "rules", label: t`House rules` },
   { value: "numbering", label: t`Numbering` },
   { value: "coach", label: t`Coaches` },
-  { value: "sign-in", label: "Sign-ins" },
+  { value: "sign-in", label: t`Sign-ins` },
 ];
 
 /** Lists everything that changed the library or the gym. */
@@ -75,7 +75,7 @@ export default function AuditScreen() {
                 <tr key={entry.id}>
                   <td className="small">{dayAndTime(entry.at)}</td>
                   <td>
-                    <b>{entry.who}</b> {entry.says}
+                    <b>{entry.who}</b> <span translate="no">{entry.says}</span>
                   </td>
                   <td>
                     {entry.subject && (

@@ -118,18 +118,19 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
             showIcon
             role="status"
             title={
-              <>
-                <Trans>
-                  This chain is in the library already: <Link to={`/combinations/${there.id}`}>{there.name}</Link>. One
-                  entry serves both stances; open it to read it as a southpaw. To keep it as another combination, change
-                  the chain.
-                </Trans>
-              </>
+              <Trans>
+                This chain is in the library already: <Link to={`/combinations/${there.id}`}>{there.name}</Link>. One
+                entry serves both stances; open it to read it as a southpaw. To keep it as another combination, change
+                the chain.
+              </Trans>
             }
           />
         )}
         {check?.drawings?.card && (
-          <CombinationLine drawing={check.drawings.card} name={`Combination line of what is saved: ${check.text}`} />
+          <CombinationLine
+            drawing={check.drawings.card}
+            name={t`Combination line of what is saved: ${check.text ?? ""}`}
+          />
         )}
         <label htmlFor="name">
           <Trans>Name</Trans>

@@ -18,17 +18,17 @@ const PAGES = [
   { value: "footwork", label: t`Footwork` },
 ];
 const TARGETS: { value: string; label: string; word: Target | null }[] = [
-  { value: "", label: "usual", word: null },
-  { value: "h", label: "head", word: "head" },
-  { value: "b", label: "body", word: "body" },
-  { value: "l", label: "leg", word: "leg" },
+  { value: "", label: t`usual`, word: null },
+  { value: "h", label: t`head`, word: "head" },
+  { value: "b", label: t`body`, word: "body" },
+  { value: "l", label: t`leg`, word: "leg" },
 ];
 
 const SIGNS = [
-  { sign: "/", name: "beat", does: t`A pause of one beat` },
-  { sign: "+", name: "join", does: t`The next strike lands together with the last` },
-  { sign: "!", name: "hard", does: t`The last strike is hard` },
-  { sign: "~", name: "light", does: t`The last strike is light` },
+  { sign: "/", name: t`beat`, does: t`A pause of one beat` },
+  { sign: "+", name: t`join`, does: t`The next strike lands together with the last` },
+  { sign: "!", name: t`hard`, does: t`The last strike is hard` },
+  { sign: "~", name: t`light`, does: t`The last strike is light` },
 ];
 
 interface Props {

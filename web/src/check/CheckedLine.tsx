@@ -53,7 +53,7 @@ export const CheckedLine = memo(function CheckedLine({
           onSelect={onSelect}
           onPoint={setPointed}
           onEdit={onEdit}
-          name={`Combination line: ${check.text}`}
+          name={t`Combination line: ${check.text ?? ""}`}
           overlay={play.plays ? (line) => <MovingMark line={line} stance={shownStance} at={play.at} /> : undefined}
         />
       )}

@@ -17,8 +17,8 @@ import "../ui/gym.css";
 
 const LOOKS: { value: Appearance; label: string }[] = [
   { value: "device", label: t`as this device` },
-  { value: "light", label: "light" },
-  { value: "dark", label: "dark" },
+  { value: "light", label: t`light` },
+  { value: "dark", label: t`dark` },
 ];
 
 /** The coach's own numbering, appearance and password. */

@@ -107,11 +107,7 @@ function Difference({ now, before }: { now: Version; before: Version | undefined
     (field) => JSON.stringify(now[field]) !== JSON.stringify(before[field]),
   );
   if (fields.length === 0) {
-    return (
-      <>
-        <Trans>nothing</Trans>
-      </>
-    );
+    return <Trans>nothing</Trans>;
   }
   return (
     <>

@@ -93,7 +93,7 @@ function OneSide({ side, spanMs, marked }: { side: Side; spanMs: number; marked:
           drawing={check.drawings.card}
           spanMs={spanMs}
           marked={marked}
-          name={`Combination line, ${title}: ${check.text}`}
+          name={t`Combination line, ${title}: ${check.text ?? ""}`}
           overlay={play.plays ? (line) => <MovingMark line={line} stance={stance} at={play.at} /> : undefined}
         />
       )}

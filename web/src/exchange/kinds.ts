@@ -4,11 +4,11 @@ import { FILE_FORMATS } from "../ui/words";
 
 /** What happens to an entry of a file. */
 export const KINDS: { value: string; label: string; says: string }[] = [
-  { value: "new", label: "new", says: t`is added to the library` },
-  { value: "changed", label: "changed", says: t`changes one of the same name or chain` },
-  { value: "duplicate", label: "duplicate", says: t`is in the library already; skipped` },
-  { value: "same", label: "same", says: t`is in the library unchanged; skipped` },
-  { value: "unreadable", label: "unreadable", says: t`cannot be read; edit it here, or it is skipped` },
+  { value: "new", label: t`new`, says: t`is added to the library` },
+  { value: "changed", label: t`changed`, says: t`changes one of the same name or chain` },
+  { value: "duplicate", label: t`duplicate`, says: t`is in the library already; skipped` },
+  { value: "same", label: t`same`, says: t`is in the library unchanged; skipped` },
+  { value: "unreadable", label: t`unreadable`, says: t`cannot be read; edit it here, or it is skipped` },
   { value: "left-out", label: t`skipped`, says: t`skipped by you` },
 ];
 
@@ -26,5 +26,5 @@ export function changesOf(state: Import | null): number {
 /** Returns the kinds of entries in a file with their counts. */
 export function choicesOf(state: Import): { value: string; label: string; count: number }[] {
   const kinds = KINDS.map(({ value, label }) => ({ value, label, count: state.counts[value] ?? 0 }));
-  return [{ value: "", label: "all", count: state.total }, ...kinds.filter(({ count }) => count > 0)];
+  return [{ value: "", label: t`all`, count: state.total }, ...kinds.filter(({ count }) => count > 0)];
 }

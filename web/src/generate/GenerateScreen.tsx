@@ -14,7 +14,7 @@ import { useGenerate } from "./useGenerate";
 import "./generate.css";
 
 const LEVELS = [
-  { value: 0, label: "any" },
+  { value: 0, label: t`any` },
   { value: 1, label: "1" },
   { value: 2, label: "2" },
   { value: 3, label: "3" },

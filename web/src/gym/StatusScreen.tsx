@@ -196,7 +196,7 @@ function Shown({ status }: { status: Status }) {
                 <Trans>Database</Trans>
               </dt>
               <dd>
-                {amount(status.database.bytes)}, {status.database.version}
+                {amount(status.database.bytes)}, <span translate="no">{status.database.version}</span>
               </dd>
               <dt>
                 <Trans>Last backup</Trans>
@@ -208,7 +208,7 @@ function Shown({ status }: { status: Status }) {
               <dd>
                 {status.certificateEnd
                   ? t`valid until ${day(status.certificateEnd)}`
-                  : "none: only this machine reaches the gym"}
+                  : t`none: only this machine reaches the gym`}
               </dd>
             </dl>
           </section>

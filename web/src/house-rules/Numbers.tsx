@@ -48,7 +48,7 @@ export function Numbers({ set, calibration, of, mayEdit, onOf, onChange }: Props
       <p className="small">
         <Trans>
           Every wait comes from these numbers. Most are house values: written down from coaching practice and held
-          against {effects.data?.labelled ?? "the"} labelled chains. Where your athletes differ, set your own.
+          against {effects.data?.labelled ?? t`the`} labelled chains. Where your athletes differ, set your own.
         </Trans>
       </p>
       <div className="numbers-of">

@@ -13,7 +13,7 @@ type RuleInfo = HouseRules["rules"][number];
 type Severity = HouseRules["sets"][number]["severities"][string];
 
 const CHOICES: { value: Severity; label: string }[] = [
-  { value: "off", label: "off" },
+  { value: "off", label: t`off` },
   ...(["hint", "should", "must"] as const).map((value) => ({ value, label: SEVERITIES[value] })),
 ];
 const LINE_WIDTH = 300;

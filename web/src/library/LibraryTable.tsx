@@ -6,7 +6,7 @@ import { Link, useNavigate } from "react-router";
 import type { CombinationRow } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { VerdictMark } from "../ui/VerdictMark";
-import { day, seconds } from "../ui/words";
+import { day, nameOf, RULES, seconds } from "../ui/words";
 import type { SortName } from "./filters";
 import type { Filters } from "./useLibrary";
 
@@ -112,7 +112,7 @@ export function LibraryTable({ rows, filters, onSort, chosen, onChoose }: Props)
                       <Trans>southpaw first ·</Trans>{" "}
                     </b>
                   )}
-                  {[row.rules === "all-limbs" ? t`all limbs` : row.rules, ...row.themes].join(" · ")}
+                  {[nameOf(RULES, row.rules), ...row.themes].join(" · ")}
                 </small>
               </td>
               <td className="cell-line">
@@ -129,7 +129,7 @@ export function LibraryTable({ rows, filters, onSort, chosen, onChoose }: Props)
                 <VerdictMark verdict={row.verdict} />
                 <small>{seconds(row.lengthMs)}</small>
               </td>
-              <td className="cell-changed">{row.drilledOn ? day(row.drilledOn) : "never"}</td>
+              <td className="cell-changed">{row.drilledOn ? day(row.drilledOn) : t`never`}</td>
               <td className="cell-changed">{day(row.updatedAt)}</td>
             </tr>
           ))}

@@ -19,7 +19,7 @@ export default function NearDuplicatesScreen() {
   const pairs = found.data?.pairs ?? [];
   return (
     <main className="page">
-      <Trail to="/library" place={t`Library`} name="Near duplicates" />
+      <Trail to="/library" place={t`Library`} name={t`Near duplicates`} />
       <h1>
         <Trans>Near duplicates</Trans>
       </h1>

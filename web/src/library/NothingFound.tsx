@@ -58,12 +58,10 @@ export function NothingFound({
               <Trans>Go to the bench</Trans>
             </Button>{" "}
             {leads && (
-              <>
-                <Trans>
-                  or <Link to="/exchange">import your list</Link>, or{" "}
-                  <Link to="/setup?step=library">add the starter library</Link>
-                </Trans>
-              </>
+              <Trans>
+                or <Link to="/exchange">import your list</Link>, or{" "}
+                <Link to="/setup?step=library">add the starter library</Link>
+              </Trans>
             )}
           </p>
         )

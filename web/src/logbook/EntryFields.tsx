@@ -44,7 +44,7 @@ export function EntryFields({ draft, onChange }: Props) {
             popupMatchSelectWidth={false}
             aria-label={t`Course`}
             options={[
-              { value: 0, label: "none" },
+              { value: 0, label: t`none` },
               ...courses
                 .filter(({ id, archived }) => !archived || id === draft.course)
                 .map(({ id, name }) => ({ value: id, label: name })),
@@ -75,7 +75,7 @@ export function EntryFields({ draft, onChange }: Props) {
           levels.map((level) => (
             <Counter
               key={level}
-              name={`level ${level}`}
+              name={t`level ${level}`}
               value={draft.levels[level] ?? null}
               onChange={(athletes) => onChange({ levels: { ...draft.levels, [level]: athletes ?? 0 } })}
             />

@@ -11,8 +11,8 @@ interface Props {
 
 const STANCES = [
   { value: "own", label: t`own stance` },
-  { value: "other", label: "other" },
-  { value: "both", label: "both" },
+  { value: "other", label: t`other` },
+  { value: "both", label: t`both` },
 ] as const;
 
 /** The combinations that were drilled without a plan, with minutes. */

@@ -133,7 +133,7 @@ function Measure({ combination }: { combination: Combination }) {
               />
               <p className="small" role="status">
                 <Trans>
-                  {taps.length} {method === "taps" ? "taps" : "hits"}
+                  {taps.length} {method === "taps" ? t`taps` : t`hits`}
                   {shown &&
                     t`: ${plural(shown.repetitions.length, { one: "# repetition", other: "# repetitions" })}, ${shown.missed} missed, ${shown.extra.length} too many`}
                   . Press one to delete it, or an empty place to add a missed one.
@@ -256,7 +256,7 @@ function namesOf(items: Items | undefined, measured: Measured | undefined): stri
 
 const SIGNS: Record<MeasuredLink["verdict"], { sign: string; word: string }> = {
   "as-computed": { sign: "●", word: t`as computed` },
-  faster: { sign: "◀", word: "faster" },
+  faster: { sign: "◀", word: t`faster` },
   stops: { sign: "■", word: t`stops here` },
   "not-heard": { sign: "–", word: t`not heard` },
 };

@@ -55,25 +55,25 @@ export default function BalanceScreen() {
               <Share
                 title={t`Left and right`}
                 parts={[
-                  { name: "left", tone: "lead", value: sum.sides.left, says: count(sum.sides.left) },
-                  { name: "right", tone: "rear", value: sum.sides.right, says: count(sum.sides.right) },
+                  { name: t`left`, tone: "lead", value: sum.sides.left, says: count(sum.sides.left) },
+                  { name: t`right`, tone: "rear", value: sum.sides.right, says: count(sum.sides.right) },
                 ]}
               />
               <Share
                 title={t`Head, body, leg`}
                 parts={[
-                  { name: "head", tone: "lead", value: sum.targets.head, says: count(sum.targets.head) },
-                  { name: "body", tone: "sun", value: sum.targets.body, says: count(sum.targets.body) },
-                  { name: "leg", tone: "rear", value: sum.targets.leg, says: count(sum.targets.leg) },
+                  { name: t`head`, tone: "lead", value: sum.targets.head, says: count(sum.targets.head) },
+                  { name: t`body`, tone: "sun", value: sum.targets.body, says: count(sum.targets.body) },
+                  { name: t`leg`, tone: "rear", value: sum.targets.leg, says: count(sum.targets.leg) },
                 ]}
               />
               <Share
                 title={t`Hands and legs`}
                 parts={[
-                  { name: "hands", tone: "lead", value: sum.limbs.hand, says: count(sum.limbs.hand) },
-                  { name: "elbows", tone: "ink-soft", value: sum.limbs.elbow, says: count(sum.limbs.elbow) },
-                  { name: "kicks", tone: "sun", value: sum.limbs.leg, says: count(sum.limbs.leg) },
-                  { name: "knees", tone: "rear", value: sum.limbs.knee, says: count(sum.limbs.knee) },
+                  { name: t`hands`, tone: "lead", value: sum.limbs.hand, says: count(sum.limbs.hand) },
+                  { name: t`elbows`, tone: "ink-soft", value: sum.limbs.elbow, says: count(sum.limbs.elbow) },
+                  { name: t`kicks`, tone: "sun", value: sum.limbs.leg, says: count(sum.limbs.leg) },
+                  { name: t`knees`, tone: "rear", value: sum.limbs.knee, says: count(sum.limbs.knee) },
                 ]}
               />
               <Share
@@ -134,9 +134,9 @@ export default function BalanceScreen() {
                     label={t`Strikes to head, body and leg by week`}
                     unit="strikes"
                     parts={[
-                      { name: "head", tone: "lead" },
-                      { name: "body", tone: "sun" },
-                      { name: "leg", tone: "rear" },
+                      { name: t`head`, tone: "lead" },
+                      { name: t`body`, tone: "sun" },
+                      { name: t`leg`, tone: "rear" },
                     ]}
                     columns={weeks.map(({ week, targets }) => ({
                       key: week,

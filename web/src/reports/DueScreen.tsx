@@ -149,7 +149,7 @@ function DueTable({ title, rows, empty }: { title: string; rows: Row[]; empty: s
                   {row.overdue > 0
                     ? t`for ${plural(row.overdue, { one: "# day", other: "# days" })}`
                     : row.overdue === 0
-                      ? "today"
+                      ? t`today`
                       : shortDay(row.day)}
                 </td>
                 <td>{shortDay(row.last)}</td>
@@ -157,7 +157,7 @@ function DueTable({ title, rows, empty }: { title: string; rows: Row[]; empty: s
                 <td>
                   <Trans>{row.interval} days</Trans>
                 </td>
-                <td className={row.held ? "" : "report-bad"}>{row.held ? "held" : t`fell apart`}</td>
+                <td className={row.held ? "" : "report-bad"}>{row.held ? t`held` : t`fell apart`}</td>
               </tr>
             ))}
           </tbody>

@@ -70,7 +70,7 @@ function Trouble({ link }: { link: LinkTrouble }) {
             <dt>
               <Trans>in class</Trans>
             </dt>
-            <dd>{link.fell === 0 ? "held" : t`fell apart ${link.fell} of ${link.times} times`}</dd>
+            <dd>{link.fell === 0 ? t`held` : t`fell apart ${link.fell} of ${link.times} times`}</dd>
           </div>
           <div>
             <dt>

@@ -76,26 +76,26 @@ function Month({ report }: { report: MonthReport }) {
   return (
     <>
       <dl className="month-facts panel">
-        <Fact name="sessions" value={String(report.sessions)} more={t`${before.sessions} the month before`} />
-        <Fact name="of work" value={minutes(report.workMs)} more={t`${minutes(before.workMs)} the month before`} />
+        <Fact name={t`sessions`} value={String(report.sessions)} more={t`${before.sessions} the month before`} />
+        <Fact name={t`of work`} value={minutes(report.workMs)} more={t`${minutes(before.workMs)} the month before`} />
         <Fact
-          name="athletes a session"
+          name={t`athletes a session`}
           value={report.athletes === null ? "–" : String(report.athletes)}
           more={report.athletes === null ? t`not counted` : ""}
         />
         <Fact
-          name="how hard it felt"
+          name={t`effort`}
           value={report.effort === null ? "–" : String(report.effort)}
-          more={report.effort === null ? t`not asked` : "of 10"}
+          more={report.effort === null ? t`not asked` : t`of 10`}
         />
-        <Fact name="open with a jab" value={jab === null ? "–" : `${jab} %`} more="" />
+        <Fact name={t`open with a jab`} value={jab === null ? "–" : `${jab} %`} more="" />
         {report.unchecked > 0 && (
           <Fact
-            name="entries nobody looked at"
+            name={t`entries to review`}
             value={String(report.unchecked)}
             more={
               <Link to="/logbook?unchecked=true">
-                <Trans>look at them</Trans>
+                <Trans>review them</Trans>
               </Link>
             }
           />
@@ -167,23 +167,23 @@ function Month({ report }: { report: MonthReport }) {
           <Share
             title={t`Left and right`}
             parts={[
-              { name: "left", tone: "lead", value: sum.sides.left },
-              { name: "right", tone: "rear", value: sum.sides.right },
+              { name: t`left`, tone: "lead", value: sum.sides.left },
+              { name: t`right`, tone: "rear", value: sum.sides.right },
             ]}
           />
           <Share
             title={t`Stances`}
             parts={[
-              { name: "orthodox", tone: "lead", value: sum.stanceMs.orthodox },
-              { name: "southpaw", tone: "sun", value: sum.stanceMs.southpaw },
+              { name: t`orthodox`, tone: "lead", value: sum.stanceMs.orthodox },
+              { name: t`southpaw`, tone: "sun", value: sum.stanceMs.southpaw },
             ]}
           />
           <Share
             title={t`Head, body, leg`}
             parts={[
-              { name: "head", tone: "lead", value: sum.targets.head },
-              { name: "body", tone: "sun", value: sum.targets.body },
-              { name: "leg", tone: "rear", value: sum.targets.leg },
+              { name: t`head`, tone: "lead", value: sum.targets.head },
+              { name: t`body`, tone: "sun", value: sum.targets.body },
+              { name: t`leg`, tone: "rear", value: sum.targets.leg },
             ]}
           />
         </section>

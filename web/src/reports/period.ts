@@ -3,8 +3,8 @@ import { monthAfter } from "../sessions/time";
 
 /** The periods offered, in weeks; the first is the default. */
 export const SPANS = [
-  { value: "12", label: "12 weeks" },
-  { value: "4", label: "4 weeks" },
+  { value: "12", label: t`12 weeks` },
+  { value: "4", label: t`4 weeks` },
   { value: "26", label: t`half a year` },
   { value: "52", label: t`a year` },
   { value: "520", label: t`ten years` },

@@ -8,21 +8,21 @@ import { LEVELS, RULES } from "../ui/words";
 import "./review.css";
 
 const FIELDS: { name: keyof Content; label: string; show: (content: Content) => ReactNode }[] = [
-  { name: "name", label: "name", show: (content) => content.name },
-  { name: "notation", label: "chain", show: (content) => <span className="numbers">{content.text}</span> },
-  { name: "stance", label: "stance", show: (content) => content.stance },
+  { name: "name", label: t`name`, show: (content) => content.name },
+  { name: "notation", label: t`chain`, show: (content) => <span className="numbers">{content.text}</span> },
+  { name: "stance", label: t`stance`, show: (content) => content.stance },
   {
     name: "rules",
-    label: "rules",
+    label: t`rules`,
     show: (content) => RULES.find((rule) => rule.value === content.rules)?.label ?? content.rules,
   },
-  { name: "themes", label: "themes", show: (content) => content.themes.join(", ") || "none" },
+  { name: "themes", label: t`themes`, show: (content) => content.themes.join(", ") || "none" },
   {
     name: "level",
-    label: "level",
+    label: t`level`,
     show: (content) => LEVELS.find((level) => level.value === content.level)?.label ?? content.level,
   },
-  { name: "note", label: "note", show: (content) => content.note || "none" },
+  { name: "note", label: t`note`, show: (content) => content.note || "none" },
 ];
 
 /** Compares the current and the proposed version field by field. */

@@ -281,7 +281,7 @@ function Line({ check, stance }: { check: Check; stance: Content["stance"] }) {
       {check.drawings?.card && (
         <CombinationLine
           drawing={check.drawings.card}
-          name={`Combination line: ${check.text}`}
+          name={t`Combination line: ${check.text ?? ""}`}
           overlay={play.plays ? (line) => <MovingMark line={line} stance={stance} at={play.at} /> : undefined}
         />
       )}

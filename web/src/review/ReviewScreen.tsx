@@ -15,7 +15,7 @@ import { type ReviewList, useProposals } from "./useReview";
 import "../ui/gym.css";
 import "./review.css";
 
-export const KINDS: Record<ProposalRow["kind"], string> = { new: "new", change: "change", retire: "retire" };
+export const KINDS: Record<ProposalRow["kind"], string> = { new: t`new`, change: t`change`, retire: t`archive` };
 
 /** Returns the decision on a proposal and who made it. */
 export function answerOf({ state, answer }: Pick<ProposalRow, "state" | "answer">): string {

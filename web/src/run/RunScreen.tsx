@@ -47,7 +47,7 @@ export default function RunScreen() {
                 <b>{run.name}</b>
               </Link>
               <span>
-                {run.isOver ? "over" : run.state.pausedMs === null ? "runs" : "paused"}
+                {run.isOver ? t`over` : run.state.pausedMs === null ? t`runs` : t`paused`}
                 {run.isRehearsal && t`, a rehearsal`}
               </span>
               <span className="small">
@@ -82,7 +82,7 @@ function Ended({ run }: { run: Run }) {
   return (
     <li>
       <Link to={`/run/${run.id}`}>{run.name}</Link>
-      <span>{run.isRehearsal ? "rehearsal" : ""}</span>
+      <span>{run.isRehearsal ? t`rehearsal` : ""}</span>
       <span className="small">{dayAndTime(run.startedAt)}</span>
     </li>
   );

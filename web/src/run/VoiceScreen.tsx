@@ -14,11 +14,33 @@ import { useNotice } from "../ui/useNotice";
 import { clipOf } from "./recording";
 import "./run.css";
 
-const CHOICES = {
-  voice: ["male", "female"],
-  pace: ["slow", "plain", "fast"],
-  loudness: ["quiet", "loud"],
-} as const;
+const CHOICES = [
+  {
+    field: "voice",
+    label: t`Voice`,
+    options: [
+      { value: "male", label: t`male` },
+      { value: "female", label: t`female` },
+    ],
+  },
+  {
+    field: "pace",
+    label: t`Pace`,
+    options: [
+      { value: "slow", label: t`slow` },
+      { value: "plain", label: t`plain` },
+      { value: "fast", label: t`fast` },
+    ],
+  },
+  {
+    field: "loudness",
+    label: t`Loudness`,
+    options: [
+      { value: "quiet", label: t`quiet` },
+      { value: "loud", label: t`loud` },
+    ],
+  },
+] as const;
 
 /** The settings of the voice, and coaches' recordings. */
 export default function VoiceScreen() {
@@ -69,11 +91,11 @@ export default function VoiceScreen() {
               <Trans>Voice</Trans>
             </h2>
             <div className="voice-fields">
-              {(["voice", "pace", "loudness"] as const).map((field) => (
+              {CHOICES.map(({ field, label, options }) => (
                 <Segmented<string>
                   key={field}
-                  aria-label={field}
-                  options={[...CHOICES[field]]}
+                  aria-label={label}
+                  options={[...options]}
                   value={now[field]}
                   disabled={!head}
                   onChange={(value) =>

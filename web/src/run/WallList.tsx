@@ -97,7 +97,7 @@ function WallRow({ wall }: { wall: Wall }) {
   return (
     <li>
       <b>{wall.name}</b>
-      <span className={isThere ? "wall-there" : "wall-gone"}>{isThere ? "● on" : t`○ not open`}</span>
+      <span className={isThere ? "wall-there" : "wall-gone"}>{isThere ? t`● on` : t`○ not open`}</span>
       <span className="wall-ways">
         <a href={`/wall/${wall.key}`} target="_blank" rel="noreferrer">
           <Trans>Open</Trans>

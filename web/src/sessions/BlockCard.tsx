@@ -80,7 +80,7 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
             onPress={() => put({ locked: !block.locked })}
           />
           <ActionButton
-            label={t`Take out`}
+            label={t`Remove`}
             sign="out"
             onPress={() => change((now) => ({ ...now, blocks: without(now.blocks, at) }))}
           />

@@ -49,7 +49,7 @@ export function Calendar({ weeks, today, month, plans, old, onNew }: Props) {
                     <small>
                       <Trans>{Math.round(plan.lengthMs / 60_000)} min</Trans>
                       {plan.problems > 0 && (
-                        <em> · {plan.problems === 1 ? "1 problem" : t`${plan.problems} problems`}</em>
+                        <em> · {plan.problems === 1 ? t`1 problem` : t`${plan.problems} problems`}</em>
                       )}
                     </small>
                   </Link>

@@ -19,7 +19,7 @@ export function CombinationField({ empty, onAdd }: { empty: boolean; onAdd: (cha
       className="set-field"
       value={text}
       maxLength={1000}
-      placeholder={empty ? t`type a combination, or drop one in` : "another"}
+      placeholder={empty ? t`type a combination, or drop one in` : t`another`}
       aria-label={t`Type a combination`}
       onChange={(event) => setText(event.target.value)}
       onPressEnter={add}

@@ -4,7 +4,7 @@ import { Button } from "antd";
 import { Link } from "react-router";
 import type { Course, PlanRow } from "../api/client";
 import { useNotice } from "../ui/useNotice";
-import { RULES } from "../ui/words";
+import { MEDIA, nameOf, RULES } from "../ui/words";
 import { longDay, shortDay } from "./time";
 import { useShelveCourse } from "./usePlans";
 
@@ -62,19 +62,17 @@ export function CourseList({ courses, plans, making, head, next, onEdit, onHand,
                 <p className="small">
                   <Trans>
                     {RULES.find((rules) => rules.value === course.rules)?.label} · level {course.levels.join(", ")} ·{" "}
-                    {course.medium} · {course.minutes} min
+                    {nameOf(MEDIA, course.medium)} · {course.minutes} min
                   </Trans>
                 </p>
                 <p className="small">
                   {coming ? (
-                    <>
-                      <Trans>
-                        Next:{" "}
-                        <Link to={`/sessions/${coming.id}`}>
-                          {shortDay(coming.startsAt?.slice(0, 10) ?? "")}, {coming.startsAt?.slice(11)}, {coming.name}
-                        </Link>
-                      </Trans>
-                    </>
+                    <Trans>
+                      Next:{" "}
+                      <Link to={`/sessions/${coming.id}`}>
+                        {shortDay(coming.startsAt?.slice(0, 10) ?? "")}, {coming.startsAt?.slice(11)}, {coming.name}
+                      </Link>
+                    </Trans>
                   ) : (
                     t`Nothing is planned yet.`
                   )}

@@ -27,12 +27,10 @@ export function LoadPanel() {
               : t`${clock(-over)} left of ${content.minutes} min`
             : t`in all`}
           {of && (
-            <>
-              <Trans>
-                <br />
-                {clock(of.workMs)} work, {clock(of.restMs)} rest
-              </Trans>
-            </>
+            <Trans>
+              <br />
+              {clock(of.workMs)} work, {clock(of.restMs)} rest
+            </Trans>
           )}
         </span>
       </p>

@@ -87,7 +87,7 @@ export function RoundCard({
           aria-label={t`Work (s)`}
           onChange={(seconds) => put({ seconds: seconds ?? 60 }, true)}
         />
-        <span className="small">{compact ? "s" : "on"}</span>
+        <span className="small">{compact ? "s" : t`on`}</span>
         {!compact && (
           <>
             <InputNumber

@@ -16,35 +16,40 @@ export const FILE_FORMATS: Record<FileFormat, { name: string; keeps: string; rea
 export const PASSWORD_RULE = t`At least 10 characters, not your own name and no row of keys. Four unrelated words are good.`;
 
 /** The names of the roles. */
-export const ROLES: Record<Coach["role"], string> = { coach: "coach", "head-coach": t`head coach` };
+export const ROLES: Record<Coach["role"], string> = { coach: t`coach`, "head-coach": t`head coach` };
 export const RULES: { value: Rules; label: string }[] = [
   { value: "boxing", label: t`Boxing` },
   { value: "kickboxing", label: t`Kickboxing` },
   { value: "all-limbs", label: t`All limbs` },
 ];
 
+/** Returns the name of an option in the middle of a sentence. */
+export function nameOf<T>(options: { value: T; label: string }[], value: T): string {
+  return (options.find((option) => option.value === value)?.label ?? "").toLowerCase();
+}
+
 export const LEVELS = [
   { value: 1, label: t`1 · first steps` },
-  { value: 2, label: "2 · settled" },
-  { value: 3, label: "3 · advanced" },
+  { value: 2, label: t`2 · settled` },
+  { value: 3, label: t`3 · advanced` },
 ];
 
 export const STANCES: { value: Stance; label: string }[] = [
-  { value: "orthodox", label: "orthodox" },
-  { value: "southpaw", label: "southpaw" },
+  { value: "orthodox", label: t`orthodox` },
+  { value: "southpaw", label: t`southpaw` },
 ];
 
 export const MEDIA: { value: Course["medium"]; label: string }[] = [
-  { value: "shadow", label: "shadow" },
-  { value: "bag", label: "bag" },
-  { value: "pads", label: "pads" },
-  { value: "partner", label: "partner" },
+  { value: "shadow", label: t`shadow` },
+  { value: "bag", label: t`bag` },
+  { value: "pads", label: t`pads` },
+  { value: "partner", label: t`partner` },
 ];
 
 export const GROUPS: { value: Course["group"]; label: string }[] = [
   { value: "open", label: t`open group` },
-  { value: "beginners", label: "beginners" },
-  { value: "youth", label: "youth" },
+  { value: "beginners", label: t`beginners` },
+  { value: "youth", label: t`youth` },
 ];
 
 export const LIMBS: { value: Limb; label: string }[] = [
@@ -56,23 +61,23 @@ export const LIMBS: { value: Limb; label: string }[] = [
 
 /** Factors on the duration, compared with working tempo. */
 export const TEMPOS = [
-  { value: 1.6, name: "learning" },
-  { value: 1, name: "working" },
-  { value: 0.8, name: "fast" },
+  { value: 1.6, name: t`learning` },
+  { value: 1, name: t`working` },
+  { value: 0.8, name: t`fast` },
 ];
 
 export const VERDICTS: Record<Verdict, { sign: string; word: string }> = {
-  flows: { sign: "●", word: "flows" },
-  reload: { sign: "▲", word: "reload" },
-  breaks: { sign: "✕", word: "breaks" },
+  flows: { sign: "●", word: t`flows` },
+  reload: { sign: "▲", word: t`reload` },
+  breaks: { sign: "✕", word: t`breaks` },
 };
 
 /** The names of the severities; a credit is no fault. */
 export const SEVERITIES: Record<Finding["severity"], string> = {
-  must: "breaks",
-  should: "fix",
-  hint: "tip",
-  credit: "good",
+  must: t`breaks`,
+  should: t`fix`,
+  hint: t`tip`,
+  credit: t`good`,
 };
 
 export function seconds(ms: number): string {

@@ -58,7 +58,7 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
     <main className={`athlete athlete-${moment.kind}`}>
       <header>
         <h1>{moment.title || run.name}</h1>
-        <span>{stands(run.state, now) ? "paused" : moment.kind === "work" ? "work" : moment.kind}</span>
+        <span>{stands(run.state, now) ? t`paused` : moment.kind === "work" ? t`work` : moment.kind}</span>
       </header>
       <p className="athlete-clock">{timeLeft(moment.leftMs)}</p>
       {chain ? (

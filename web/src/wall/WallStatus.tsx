@@ -61,7 +61,7 @@ export function WallStatus({
               </Trans>
             </span>
           )}
-          {sound.needsPress ? t`needs a press` : sound.muted ? "muted" : `${Math.round(100 * sound.volume)} %`}
+          {sound.needsPress ? t`needs a press` : sound.muted ? t`muted` : `${Math.round(100 * sound.volume)} %`}
           {sound.missing > 0 && t`, ${sound.missing} calls could not be fetched`}
         </dd>
       </dl>
