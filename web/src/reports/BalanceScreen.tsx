@@ -10,8 +10,8 @@ import { NothingLogged, ReportHead } from "./ReportHead";
 import { useAsked, useLoad } from "./useReports";
 
 const STANCES = [
-  { name: "orthodox", tone: "lead" },
-  { name: "southpaw", tone: "sun" },
+  { stance: "orthodox", name: t`orthodox`, tone: "lead" },
+  { stance: "southpaw", name: t`southpaw`, tone: "sun" },
 ] as const;
 
 const count = (value: number) => Math.round(value).toLocaleString("en-GB");
@@ -45,11 +45,11 @@ export default function BalanceScreen() {
             <section className="panel block">
               <Share
                 title={t`Minutes in each stance`}
-                parts={STANCES.map(({ name, tone }) => ({
+                parts={STANCES.map(({ stance, name, tone }) => ({
                   name,
                   tone,
-                  value: sum.stanceMs[name],
-                  says: minutes(sum.stanceMs[name]),
+                  value: sum.stanceMs[stance],
+                  says: minutes(sum.stanceMs[stance]),
                 }))}
               />
               <Share
