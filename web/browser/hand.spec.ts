@@ -21,7 +21,7 @@ for (const [name, device] of [
     await expect(entry(page)).toHaveValue("1 2 2 3");
     await key(/^feint/).tap();
     await expect(entry(page)).toHaveValue("1 2 2 (3)");
-    await key(/^take away/).tap();
+    await key(/^delete/).tap();
     await expect(entry(page)).toHaveValue("1 2 2");
     await key(/^hard/).tap();
     await expect(entry(page)).toHaveValue("1 2 2!");

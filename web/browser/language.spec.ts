@@ -14,6 +14,7 @@ const DATA = new Set([
   "coach",
   "code",
   "combinations",
+  "contacts",
   "contact",
   "does",
   "easier",

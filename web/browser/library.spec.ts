@@ -137,7 +137,7 @@ test("a numbering is made with its clashes shown, and every coach reads in the o
   await page.getByRole("button", { name: "Start a numbering from this" }).click();
   await page.getByLabel("Name", { exact: true }).fill(name);
   await page.getByLabel("Number of row 3", { exact: true }).fill("4");
-  await expect(page.getByText("4 is given twice: to row 3 as well.").first()).toBeVisible();
+  await expect(page.getByText("4 is used twice: also in row 3.").first()).toBeVisible();
   await expect(page.getByRole("button", { name: "Save the numbering" })).toBeDisabled();
   await page.getByLabel("Number of row 3", { exact: true }).fill("H1");
   await page.getByLabel("Number of row 4", { exact: true }).fill("H2");

@@ -113,7 +113,7 @@ test("from plan to run to log to next plan, with the server away in between, and
     await coach.getByRole("toolbar", { name: "Effort" }).getByRole("button", { name: "6" }).click();
     await coach.context().setOffline(true);
     await coach.getByRole("button", { name: "Save", exact: true }).click();
-    await expect(coach.getByText("Kept on this device.")).toBeVisible();
+    await expect(coach.getByText("Saved on this device.")).toBeVisible();
     await coach.context().setOffline(false);
     const corrected = async () => {
       const { entries, total } = await (await api.get("/api/logbook/entries")).json();

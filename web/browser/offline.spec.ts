@@ -31,7 +31,7 @@ test("without a network nothing stands under a chain that is about another, and 
   await page.getByRole("button", { name: "Save" }).click();
   await page.getByLabel("Name", { exact: true }).fill(name);
   await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
-  await expect(page.getByText("There is no connection. It waits here")).toBeVisible();
+  await expect(page.getByText("There is no connection. It is saved once")).toBeVisible();
   // What is drawn beside the form is not about another chain, either.
   await expect(page.locator(".save-form .combination-line")).toHaveCount(0);
   expect(sent).toEqual([]);

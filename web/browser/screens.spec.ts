@@ -193,13 +193,13 @@ test("a head coach archives and restores a combination", async ({ page }) => {
   await page.goto("/library?q=over+the+fence");
   await page.getByRole("link", { name: "Over the fence" }).click();
   await page.getByRole("button", { name: "Archive", exact: true }).click();
-  await expect(page.getByText("Out of use since")).toBeVisible();
+  await expect(page.getByText("Archived on")).toBeVisible();
   await page.goto("/library?q=over+the+fence");
   await expect(page.getByText("Nothing fits all of these")).toBeVisible();
   await page.getByRole("button", { name: "Archived" }).click();
   await page.getByRole("link", { name: "Over the fence" }).click();
   await page.getByRole("button", { name: "Restore" }).click();
-  await expect(page.getByText("Out of use since")).toBeHidden();
+  await expect(page.getByText("Archived on")).toBeHidden();
   await signOut(page);
   await signIn(page, COACH);
   await page.goto("/library?q=cellar+window");

@@ -180,7 +180,7 @@ test("a combination is dropped from the library, a round is moved on the clock a
   await rounds(page).getByRole("button", { name: "+ round" }).click();
   // Without a mouse: into the set that is chosen.
   await rounds(page).getByLabel("Type a combination").click();
-  await page.getByRole("button", { name: "Put Cellar window into the chosen set" }).click();
+  await page.getByRole("button", { name: "Add Cellar window to the selected set" }).click();
   await expect(rounds(page).getByText("1 2 3b exit", { exact: true })).toHaveCount(2);
   const second = rounds(page).getByRole("article").nth(1);
   await second.getByLabel("Work (s)").fill("60");

@@ -183,7 +183,7 @@ test("a coach starts a plan, leads it from the remote, and an athlete follows it
   await page.getByRole("button", { name: "More for Test wall" }).click();
   await page.getByText("Revoke its address").click();
   await page.getByRole("button", { name: "Revoke", exact: true }).click();
-  await expect(wall.getByText("This address opens nothing any more.")).toBeVisible();
+  await expect(wall.getByText("This address no longer works.")).toBeVisible();
 });
 
 test("a wall says how well it is set, and its calls are heard within 20 ms of their cues", async ({
