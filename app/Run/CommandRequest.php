@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Run;
 
 use Periplus\App\Http\Id;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Session\Run\CommandKind;
 use Symfony\Component\Validator\Constraints as Assert;
 
@@ -32,7 +33,7 @@ final readonly class CommandRequest
         public ?int $track = null,
         #[Assert\Range(min: 0, max: 40, notInRangeMessage: 'There is no such combination in the set.')]
         public int $combination = 0,
-        #[Assert\Length(max: 300, maxMessage: 'A chain has at most {{ limit }} characters.')]
+        #[Assert\Length(max: Reader::MAX_LENGTH, maxMessage: 'A chain has at most {{ limit }} characters.')]
         public ?string $chain = null,
         public ?int $combinationId = null,
     ) {

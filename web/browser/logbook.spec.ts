@@ -289,7 +289,7 @@ test("the logbook goes out as JSON and CSV, read by an independent reader, and c
     mimeType: "text/csv",
     buffer: Buffer.from(csv),
   });
-  await expect(page.getByText(`0 sessions came in; ${total} were there already.`)).toBeVisible();
+  await expect(page.getByText(`0 sessions imported; ${total} were there already.`)).toBeVisible();
   expect((await (await api.get("/api/logbook/entries")).json()).total).toBe(total);
 });
 

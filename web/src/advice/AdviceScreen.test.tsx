@@ -1,11 +1,11 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
-import { App } from "antd";
 import { MemoryRouter } from "react-router";
 import { afterEach, expect, test } from "vitest";
 import type { Advice } from "../api/client";
 import { keys } from "../api/keys";
 import { serve } from "../testing/page";
+import { Messages } from "../ui/Messages";
 import AdviceScreen, { freshId, topicWords } from "./AdviceScreen";
 
 afterEach(() => {
@@ -55,11 +55,11 @@ function shown(role: string) {
   });
   render(
     <QueryClientProvider client={queries}>
-      <App>
+      <Messages>
         <MemoryRouter>
           <AdviceScreen />
         </MemoryRouter>
-      </App>
+      </Messages>
     </QueryClientProvider>,
   );
   return sent;

@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Checkbox, Input, InputNumber, Select } from "antd";
 import { useState } from "react";
+import { bounds } from "../api/bounds";
 import type { Advice, Exercise, Reminder } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
 import { useAdvice } from "../api/useAdvice";
@@ -84,7 +85,7 @@ function Reminders({ advice }: { advice: Advice }) {
             <li key={row.id}>
               <Input
                 value={row.text}
-                maxLength={60}
+                {...bounds("Reminder", "text")}
                 readOnly={!head}
                 aria-label={t`Reminder`}
                 onChange={(event) => put(row.id, { text: event.target.value })}
@@ -184,7 +185,7 @@ function Exercises({ advice }: { advice: Advice }) {
                 <Input
                   id={`${row.id}-name`}
                   value={row.name}
-                  maxLength={60}
+                  {...bounds("Exercise", "name")}
                   readOnly={!head}
                   onChange={(event) => put(row.id, { name: event.target.value })}
                 />
@@ -194,7 +195,7 @@ function Exercises({ advice }: { advice: Advice }) {
                 <Input
                   id={`${row.id}-does`}
                   value={row.does}
-                  maxLength={120}
+                  {...bounds("Exercise", "does")}
                   readOnly={!head}
                   onChange={(event) => put(row.id, { does: event.target.value })}
                 />
@@ -214,8 +215,7 @@ function Exercises({ advice }: { advice: Advice }) {
                     </span>
                     <InputNumber
                       aria-label={t`Seconds`}
-                      min={5}
-                      max={600}
+                      {...bounds("Exercise", "seconds")}
                       value={row.seconds}
                       readOnly={!head}
                       onChange={(seconds) => put(row.id, { seconds: seconds ?? 30 })}
@@ -227,8 +227,7 @@ function Exercises({ advice }: { advice: Advice }) {
                     </span>
                     <InputNumber
                       aria-label={t`Times`}
-                      min={1}
-                      max={200}
+                      {...bounds("Exercise", "count")}
                       value={row.count}
                       readOnly={!head}
                       onChange={(count) => put(row.id, { count })}
@@ -241,7 +240,7 @@ function Exercises({ advice }: { advice: Advice }) {
                 <Input
                   id={`${row.id}-easier`}
                   value={row.easier}
-                  maxLength={120}
+                  {...bounds("Exercise", "easier")}
                   readOnly={!head}
                   onChange={(event) => put(row.id, { easier: event.target.value })}
                 />
@@ -251,7 +250,7 @@ function Exercises({ advice }: { advice: Advice }) {
                 <Input
                   id={`${row.id}-caution`}
                   value={row.caution}
-                  maxLength={160}
+                  {...bounds("Exercise", "caution")}
                   readOnly={!head}
                   onChange={(event) => put(row.id, { caution: event.target.value })}
                 />

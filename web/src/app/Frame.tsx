@@ -1,19 +1,19 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Modal } from "antd";
+import { Button } from "antd";
 import { type ComponentType, lazy, Suspense, useEffect, useState } from "react";
 import { Link, NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
 import { isHeadCoach, useSession, useSignOut } from "../api/session";
 import { PAGES } from "../guide/pages";
 import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
+import { Dialog } from "../ui/Dialog";
 import { NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
-import { layers } from "../ui/layers";
+import { fetchScreens, whenIdle } from "../ui/screens";
 import { SHORTCUTS, useShortcut } from "../ui/useShortcut";
 import { ROLES, showTimesOf } from "../ui/words";
 import { Notices } from "./Notices";
-import { fetchScreens, whenIdle } from "./screens";
 import { usePage } from "./usePage";
 
 /** Only the demo needs it. */
@@ -146,13 +146,7 @@ export function Frame() {
           <Outlet />
         </Suspense>
       </div>
-      <Modal
-        getContainer={layers}
-        open={showKeys}
-        onCancel={() => setShowKeys(false)}
-        footer={null}
-        title={t`Guide and keys`}
-      >
+      <Dialog open={showKeys} onClose={() => setShowKeys(false)} title={t`Guide and keys`}>
         <p className="guide-links">
           {PAGES.map(({ id, title }) => (
             <Link key={id} to={`/guide/${id}`} onClick={() => setShowKeys(false)}>
@@ -170,7 +164,7 @@ export function Frame() {
             </div>
           ))}
         </dl>
-      </Modal>
+      </Dialog>
     </>
   );
 }

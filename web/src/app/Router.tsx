@@ -2,9 +2,9 @@ import { Trans } from "@lingui/react/macro";
 import { Suspense } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Loading } from "../ui/Loading";
+import { screen } from "../ui/screens";
 import { Frame } from "./Frame";
 import { ScreenError } from "./ScreenError";
-import { screen } from "./screens";
 
 const Library = screen(() => import("../library/LibraryScreen"));
 const NearDuplicates = screen(() => import("../library/NearDuplicatesScreen"));

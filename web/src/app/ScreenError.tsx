@@ -4,7 +4,7 @@ import { Button } from "antd";
 import { useEffect, useState } from "react";
 import { useRouteError } from "react-router";
 import { noteConnection, useReachable } from "../api/connection";
-import { ScreenMissing } from "./screens";
+import { ScreenMissing } from "../ui/screens";
 import { isOutdated } from "./version";
 
 /** Shown instead of a screen that failed or could not be loaded. The rest of the page stays. */

@@ -7,12 +7,13 @@ import "../ui/base.css";
 import "../ui/ui.css";
 import "./app.css";
 import { QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { ConfigProvider, App as Messages } from "antd";
+import { ConfigProvider } from "antd";
 import { type ReactNode, StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { again, Refusal } from "../api/client";
 import { isReachable, onConnection } from "../api/connection";
 import { keys } from "../api/keys";
+import { Messages } from "../ui/Messages";
 import { Router } from "./Router";
 import { useTheme } from "./theme";
 
@@ -52,7 +53,7 @@ if (root) {
   createRoot(root).render(
     <StrictMode>
       <Themed>
-        <Messages message={{ maxCount: 3 }}>
+        <Messages>
           <QueryClientProvider client={queries}>
             <Router />
           </QueryClientProvider>

@@ -1,8 +1,8 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Modal } from "antd";
+import { Button } from "antd";
 import type { Combination, Problem } from "../api/client";
-import { layers } from "../ui/layers";
+import { Dialog } from "../ui/Dialog";
 import type { Draft } from "./draft";
 
 interface Props {
@@ -18,11 +18,10 @@ interface Props {
 export function ConflictDialog({ conflict, draft, onKeepEditing, onTakeTheirs, onSaveMine }: Props) {
   const theirs = conflict?.current;
   return (
-    <Modal
-      getContainer={layers}
+    <Dialog
       open={conflict !== null}
       title={t`Someone else changed this`}
-      onCancel={onKeepEditing}
+      onClose={onKeepEditing}
       footer={[
         <Button key="keep" onClick={onKeepEditing}>
           <Trans>Keep editing mine</Trans>
@@ -56,6 +55,6 @@ export function ConflictDialog({ conflict, draft, onKeepEditing, onTakeTheirs, o
           back).
         </Trans>
       </p>
-    </Modal>
+    </Dialog>
   );
 }

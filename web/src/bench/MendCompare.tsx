@@ -1,11 +1,11 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Modal } from "antd";
+import { Button } from "antd";
 import type { Check, CheckRequest, Mend } from "../api/client";
 import { useCheck } from "../check/useCheck";
 import { Compare } from "../compare/Compare";
+import { Dialog } from "../ui/Dialog";
 import { Loading } from "../ui/Loading";
-import { layers } from "../ui/layers";
 
 interface Props {
   check: Check | undefined;
@@ -20,12 +20,11 @@ export function MendCompare({ check, mend, request, onMend, onClose }: Props) {
   const mended = useCheck({ ...request, text: mend?.text ?? "" });
   const ready = mend && check && mended.current && mended.readable;
   return (
-    <Modal
-      getContainer={layers}
+    <Dialog
       open={mend !== null}
       title={mend?.words}
       width={980}
-      onCancel={onClose}
+      onClose={onClose}
       footer={[
         <Button key="close" onClick={onClose}>
           <Trans>Cancel</Trans>
@@ -43,6 +42,6 @@ export function MendCompare({ check, mend, request, onMend, onClose }: Props) {
       ) : (
         <Loading what={t`Checking the mend`} />
       )}
-    </Modal>
+    </Dialog>
   );
 }

@@ -3,6 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Alert, Button, Drawer, Input, type InputRef } from "antd";
 import { type FormEvent, useRef, useState } from "react";
 import { Link } from "react-router";
+import { bounds } from "../api/bounds";
 import { type Check, type Matches, refusal } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Failure } from "../ui/Failure";
@@ -141,7 +142,7 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
           status={nameless && isAsked ? "error" : undefined}
           autoFocus
           value={draft.name}
-          maxLength={120}
+          {...bounds("SaveRequest", "name")}
           onChange={(event) => give({ name: event.target.value })}
           placeholder={t`What coaches will call it`}
         />
@@ -209,7 +210,7 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
         <Input.TextArea
           id="note"
           value={draft.note}
-          maxLength={2000}
+          {...bounds("SaveRequest", "note")}
           rows={2}
           onChange={(event) => give({ note: event.target.value })}
           placeholder={t`What to look for, whom it is for`}
@@ -222,7 +223,7 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
             <Input.TextArea
               id="save-remark"
               value={saving.remark}
-              maxLength={1000}
+              {...bounds("ProposalRequest", "remark")}
               rows={2}
               onChange={(event) => saving.setRemark(event.target.value)}
               placeholder={doing === "approve" ? t`What you changed` : t`For the head coach`}

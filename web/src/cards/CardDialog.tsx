@@ -1,12 +1,13 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, Modal, Select } from "antd";
+import { Button, Input, Select } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { bounds } from "../api/bounds";
 import type { CardRequest, CombinationRow } from "../api/client";
 import { useNumbering, useNumberings } from "../api/useNumbering";
+import { Dialog } from "../ui/Dialog";
 import { Failure } from "../ui/Failure";
-import { layers } from "../ui/layers";
 import { Segmented } from "../ui/Segmented";
 import { GROUPS, STANCES } from "../ui/words";
 import { useCreateCard } from "./useCards";
@@ -30,11 +31,9 @@ export default function CardDialog({ combinations, onClose }: Props) {
   });
   const put = (change: Partial<CardRequest>) => setDraft((now) => ({ ...now, ...change }));
   return (
-    <Modal
-      getContainer={layers}
-      open
+    <Dialog
       title={t`Card for athletes`}
-      onCancel={onClose}
+      onClose={onClose}
       footer={[
         <Button key="cancel" onClick={onClose}>
           <Trans>Cancel</Trans>
@@ -63,7 +62,7 @@ export default function CardDialog({ combinations, onClose }: Props) {
           <Input
             aria-label={t`Name`}
             value={draft.name}
-            maxLength={120}
+            {...bounds("CardRequest", "name")}
             onChange={(event) => put({ name: event.target.value })}
           />
         </div>
@@ -103,6 +102,6 @@ export default function CardDialog({ combinations, onClose }: Props) {
         </p>
         <Failure error={create.error} />
       </div>
-    </Modal>
+    </Dialog>
   );
 }

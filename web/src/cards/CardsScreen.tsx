@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { App, Button } from "antd";
+import { Button, Modal } from "antd";
 import { Link, useSearchParams } from "react-router";
 import type { Card } from "../api/client";
 import { Failure } from "../ui/Failure";
@@ -56,7 +56,7 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
   const notice = useNotice();
   const address = cardAddress(card.key);
   const isOpen = card.revokedAt === null;
-  const { modal } = App.useApp();
+  const [modal, modalHolder] = Modal.useModal();
   const ask = () =>
     modal.confirm({
       getContainer: layers,
@@ -72,6 +72,7 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
     });
   return (
     <li className={`panel card-row${isOpen ? "" : " card-revoked"}`}>
+      {modalHolder}
       <div>
         <h2>{card.name}</h2>
         <p>{card.combinations.join(", ")}</p>

@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Input, Popconfirm } from "antd";
 import { useState } from "react";
+import { bounds } from "../api/bounds";
 import type { Coach } from "../api/client";
 import { useSession } from "../api/session";
 import { Failure } from "../ui/Failure";
@@ -52,7 +53,7 @@ export default function CoachesScreen() {
         <Segmented value={role} onChange={setRole} options={ROLE_OPTIONS} aria-label={t`Role of the new coach`} />
         <Input
           value={meantFor}
-          maxLength={80}
+          {...bounds("InviteRequest", "meantFor")}
           onChange={(event) => setMeantFor(event.target.value)}
           placeholder={t`Who it is for, such as a first name`}
           aria-label={t`Who the link is for`}

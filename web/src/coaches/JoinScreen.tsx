@@ -4,6 +4,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { useLocation } from "react-router";
+import { bounds } from "../api/bounds";
 import { answered, api } from "../api/client";
 import { keys } from "../api/keys";
 import { useSession } from "../api/session";
@@ -72,7 +73,13 @@ export default function JoinScreen() {
             <label htmlFor="name">
               <Trans>Your name, as the other coaches see it</Trans>
             </label>
-            <Input id="name" autoFocus value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
+            <Input
+              id="name"
+              autoFocus
+              value={name}
+              {...bounds("AcceptRequest", "name")}
+              onChange={(event) => setName(event.target.value)}
+            />
             <label htmlFor="email">
               <Trans>E-mail</Trans>
             </label>

@@ -31,7 +31,7 @@ afterEach(() => {
   serve(null);
 });
 
-function dialog(role: string) {
+async function dialog(role: string) {
   const client = new QueryClient();
   const user = { id: 1, role, numbering: "parity" };
   client.setQueryData(keys.session, { user, csrfToken: "t" } as unknown as Session);
@@ -43,14 +43,14 @@ function dialog(role: string) {
       </MemoryRouter>
     </Around>,
   );
-  const name = screen.getByLabelText("Name");
+  const name = await screen.findByLabelText("Name");
   fireEvent.change(name, { target: { value: "Threshold" } });
   fireEvent.submit(name);
   return onClose;
 }
 
 test("a head coach renames, from the version that was looked at, and the chain stays as it is", async () => {
-  const onClose = dialog("head-coach");
+  const onClose = await dialog("head-coach");
   await waitFor(() => expect(asked.length).toBe(1));
   expect([asked[0]?.method, asked[0]?.path, asked[0]?.headers.get("If-Match")]).toEqual([
     "PUT",
@@ -72,7 +72,7 @@ test("a head coach renames, from the version that was looked at, and the chain s
 });
 
 test("when somebody else changed it the dialog stays, with what was typed and why", async () => {
-  const onClose = dialog("head-coach");
+  const onClose = await dialog("head-coach");
   await waitFor(() => expect(asked.length).toBe(1));
   asked[0]?.answer({ type: "changed-meanwhile", status: 412, title: "Liv changed this." }, 412);
   expect((await screen.findByRole("alert")).textContent).toContain("Liv changed this.");
@@ -81,7 +81,7 @@ test("when somebody else changed it the dialog stays, with what was typed and wh
 });
 
 test("a coach proposes the same", async () => {
-  dialog("coach");
+  await dialog("coach");
   await waitFor(() => expect(asked.length).toBe(1));
   expect(asked[0]?.path).toBe("/api/proposals");
   expect(asked[0]?.body).toMatchObject({ kind: "change", combination: 7, basedOn: 3, content: { name: "Threshold" } });

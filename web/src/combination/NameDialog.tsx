@@ -1,14 +1,15 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, Modal } from "antd";
+import { Button, Input } from "antd";
 import { type FormEvent, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
+import { bounds } from "../api/bounds";
 import type { Combination, SaveRequest } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { usePropose } from "../review/useReview";
+import { Dialog } from "../ui/Dialog";
 import { Failure } from "../ui/Failure";
-import { layers } from "../ui/layers";
 import { ThemeSelect } from "../ui/ThemeSelect";
 import { useNotice } from "../ui/useNotice";
 import { useSave } from "./useCombination";
@@ -78,14 +79,7 @@ export function NameDialog({
     }
   };
   return (
-    <Modal
-      getContainer={layers}
-      open={isOpen}
-      onCancel={onClose}
-      footer={null}
-      title={t`Rename and tag`}
-      destroyOnHidden
-    >
+    <Dialog open={isOpen} onClose={onClose} title={t`Rename and tag`}>
       <form className="stack" onSubmit={submit}>
         <label htmlFor="combination-name">
           <Trans>Name</Trans>
@@ -94,7 +88,7 @@ export function NameDialog({
           id="combination-name"
           autoFocus
           value={name}
-          maxLength={120}
+          {...bounds("SaveRequest", "name")}
           onChange={(event) => setName(event.target.value)}
         />
         <label htmlFor="combination-themes">
@@ -108,7 +102,7 @@ export function NameDialog({
           id="combination-note"
           rows={3}
           value={note}
-          maxLength={2000}
+          {...bounds("SaveRequest", "note")}
           onChange={(event) => setNote(event.target.value)}
         />
         <Failure error={save.error ?? propose.error} />
@@ -121,6 +115,6 @@ export function NameDialog({
           {head ? t`Save` : t`Propose`}
         </Button>
       </form>
-    </Modal>
+    </Dialog>
   );
 }

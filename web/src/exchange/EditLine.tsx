@@ -3,6 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { useQuery } from "@tanstack/react-query";
 import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
+import { bounds } from "../api/bounds";
 import { answered, api, type NumberingId, type Stance } from "../api/client";
 import { keys } from "../api/keys";
 import { replaceCharacters } from "../ui/characters";
@@ -44,7 +45,7 @@ export function EditLine({ name, chain, numbering, stance, saving, error, onSave
       <Input autoFocus value={text} onChange={(event) => setText(event.target.value)} aria-label={t`Chain`} />
       <Input
         value={called}
-        maxLength={120}
+        {...bounds("ImportLineRequest", "name")}
         onChange={(event) => setCalled(event.target.value)}
         aria-label={t`Name`}
         placeholder={t`Name`}

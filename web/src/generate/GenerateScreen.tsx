@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Checkbox, InputNumber, Select, Slider } from "antd";
 import { useSearchParams } from "react-router";
+import { bounds } from "../api/bounds";
 import { useNumbering } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
 import { Failure } from "../ui/Failure";
@@ -138,8 +139,7 @@ export default function GenerateScreen() {
         <span className="seed">
           <InputNumber
             id="seed"
-            min={1}
-            max={2_000_000_000}
+            {...bounds("GenerateRequest", "seed")}
             precision={0}
             value={criteria.seed}
             onChange={(seed) => put({ seed: seed ?? 1 })}

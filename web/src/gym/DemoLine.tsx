@@ -1,8 +1,9 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Alert, Button, Input, Modal } from "antd";
+import { Alert, Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
-import { layers } from "../ui/layers";
+import { bounds } from "../api/bounds";
+import { Dialog } from "../ui/Dialog";
 import { useJob } from "./useStatus";
 import "./demo-line.css";
 
@@ -24,14 +25,7 @@ export default function DemoLine() {
       <button type="button" className="link-button" onClick={() => setOpen(true)}>
         <Trans>Start your own gym</Trans>
       </button>
-      <Modal
-        getContainer={layers}
-        open={isOpen}
-        onCancel={() => setOpen(false)}
-        footer={null}
-        title={t`Start your own gym`}
-        destroyOnHidden
-      >
+      <Dialog open={isOpen} onClose={() => setOpen(false)} title={t`Start your own gym`}>
         <form className="stack" onSubmit={start}>
           <p>
             <Trans>
@@ -46,7 +40,7 @@ export default function DemoLine() {
             id="own-gym"
             autoFocus
             value={name}
-            maxLength={80}
+            {...bounds("GymRequest", "name")}
             onChange={(event) => setName(event.target.value)}
             disabled={job.running !== null}
           />
@@ -55,7 +49,7 @@ export default function DemoLine() {
             {job.running ? t`Backing up the demo and founding your gym` : t`Start my gym`}
           </Button>
         </form>
-      </Modal>
+      </Dialog>
     </aside>
   );
 }

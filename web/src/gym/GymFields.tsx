@@ -1,6 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Input, Select } from "antd";
+import { bounds } from "../api/bounds";
 import type { Gym, GymRequest } from "../api/client";
 import { Segmented } from "../ui/Segmented";
 
@@ -26,7 +27,7 @@ export function GymFields({ gym, draft, onChange }: Props) {
       <Input
         id="gym-name"
         value={draft.name}
-        maxLength={80}
+        {...bounds("GymRequest", "name")}
         onChange={(event) => onChange({ ...draft, name: event.target.value })}
       />
       <p className="small">

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Alert, App, Button } from "antd";
+import { Alert, Button, Modal } from "antd";
 import type { Status } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
@@ -54,7 +54,7 @@ export default function StatusScreen() {
 
 function Shown({ status }: { status: Status }) {
   const notice = useNotice();
-  const { modal } = App.useApp();
+  const [modal, modalHolder] = Modal.useModal();
   const job = useJob((kind) => {
     if (kind === "take") {
       // Backups contain no login sessions: everybody signs in again.
@@ -74,6 +74,7 @@ function Shown({ status }: { status: Status }) {
   const last = status.backups[0];
   return (
     <>
+      {modalHolder}
       {status.diskIsNearlyFull && (
         <Alert
           type="warning"

@@ -1,8 +1,8 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Modal } from "antd";
+import {} from "antd";
 import { useState } from "react";
-import { layers } from "../ui/layers";
+import { Dialog } from "../ui/Dialog";
 
 const PATTERNS: [string, string][] = [
   ["starts with 1", t`begins with a jab; in the numbers you read; starts 1 is the same`],
@@ -33,7 +33,7 @@ export function SearchHelp({ onTry }: { onTry: (text: string) => void }) {
       <button type="button" className="link-button" onClick={() => setOpen(true)}>
         <Trans>What can I search for?</Trans>
       </button>
-      <Modal getContainer={layers} open={open} onCancel={() => setOpen(false)} footer={null} title={t`Search`}>
+      <Dialog open={open} onClose={() => setOpen(false)} title={t`Search`}>
         <p className="small">
           <Trans>
             Plain words are searched for in names, themes, notes and coaches. The patterns below say more; combine any
@@ -59,7 +59,7 @@ export function SearchHelp({ onTry }: { onTry: (text: string) => void }) {
             </div>
           ))}
         </dl>
-      </Modal>
+      </Dialog>
     </>
   );
 }

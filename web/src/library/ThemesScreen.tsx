@@ -3,6 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
+import { bounds } from "../api/bounds";
 import { useIsHeadCoach } from "../api/session";
 import { useThemes } from "../api/useThemes";
 import { Failure } from "../ui/Failure";
@@ -112,7 +113,7 @@ function Rename({ theme, others, onEnd }: { theme: string; others: string[]; onE
       <Input
         autoFocus
         value={to}
-        maxLength={40}
+        {...bounds("ThemeRequest", "to")}
         onChange={(event) => setTo(event.target.value)}
         aria-label={t`New name of ${theme}`}
       />

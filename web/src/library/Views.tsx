@@ -1,13 +1,14 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { Button, Input, Modal } from "antd";
+import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
+import { bounds } from "../api/bounds";
 import { answered, api, type View } from "../api/client";
 import { keys } from "../api/keys";
 import { useIsHeadCoach, useSession } from "../api/session";
+import { Dialog } from "../ui/Dialog";
 import { Failure } from "../ui/Failure";
-import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { useViews } from "./useLibrary";
 
@@ -89,14 +90,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
           <Trans>Delete “{open.name}”</Trans>
         </button>
       )}
-      <Modal
-        getContainer={layers}
-        open={naming}
-        onCancel={() => setNaming(false)}
-        footer={null}
-        title={t`Save view`}
-        destroyOnHidden
-      >
+      <Dialog open={naming} onClose={() => setNaming(false)} title={t`Save view`}>
         <form className="stack" onSubmit={submit}>
           <label htmlFor="view-name">
             <Trans>Name</Trans>
@@ -105,7 +99,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
             id="view-name"
             autoFocus
             value={name}
-            maxLength={60}
+            {...bounds("ViewRequest", "name")}
             onChange={(event) => setName(event.target.value)}
             placeholder={t`Such as Liver work for level 2`}
           />
@@ -118,7 +112,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
             <Trans>Save view</Trans>
           </Button>
         </form>
-      </Modal>
+      </Dialog>
     </span>
   );
 }

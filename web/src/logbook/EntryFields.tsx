@@ -1,6 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Input, Select } from "antd";
+import { bounds } from "../api/bounds";
 import { useCourses } from "../api/useCourses";
 import { Toolbar } from "../ui/Toolbar";
 import { todayInGym } from "../ui/words";
@@ -105,7 +106,7 @@ export function EntryFields({ draft, onChange }: Props) {
         <Input.TextArea
           aria-label={t`Note`}
           value={draft.note}
-          maxLength={2000}
+          {...bounds("EntryRequest", "note")}
           rows={3}
           onChange={(event) => onChange({ note: event.target.value })}
         />

@@ -4,6 +4,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Button, Input } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
+import { bounds } from "../api/bounds";
 import { isAway, type LogEntry } from "../api/client";
 import { keys, logbookChanged } from "../api/keys";
 import { Failure, NoPage } from "../ui/Failure";
@@ -171,7 +172,7 @@ function Entry({ entry }: { entry: LogEntry }) {
             <Input
               aria-label={t`Name`}
               value={draft.name}
-              maxLength={120}
+              {...bounds("EntryRequest", "name")}
               onChange={(event) => change({ name: event.target.value })}
             />
           </div>

@@ -4,6 +4,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Button, Input } from "antd";
 import { useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
+import { bounds } from "../api/bounds";
 import { isAway } from "../api/client";
 import { logbookChanged } from "../api/keys";
 import { newId } from "../api/newId";
@@ -102,7 +103,7 @@ export default function NewEntryScreen() {
             <Input
               aria-label={t`Name`}
               value={draft.name}
-              maxLength={120}
+              {...bounds("EntryRequest", "name")}
               onChange={(event) => change({ name: event.target.value })}
             />
           </div>

@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Input, Select } from "antd";
 import { useMemo, useState } from "react";
+import { bounds } from "../api/bounds";
 import type { NumberingPreview } from "../api/client";
 import { useVocabulary } from "../api/useVocabulary";
 import { Segmented } from "../ui/Segmented";
@@ -121,7 +122,7 @@ export function NumberTable({
                   <Input
                     size="small"
                     value={row.name ?? ""}
-                    maxLength={40}
+                    {...bounds("NumberRequest", "name")}
                     onChange={(event) => onChange(row.key, { name: event.target.value || null })}
                     aria-label={t`Your name for row ${at + 1}`}
                   />

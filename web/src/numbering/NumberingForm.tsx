@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Input } from "antd";
 import { useNavigate } from "react-router";
+import { bounds } from "../api/bounds";
 import { Failure } from "../ui/Failure";
 import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
@@ -25,7 +26,7 @@ export function NumberingForm({ editor }: { editor: NumberingEditor }) {
       <Input
         id="numbering-name"
         value={editor.name}
-        maxLength={40}
+        {...bounds("NumberingRequest", "name")}
         onChange={(event) => editor.setName(event.target.value)}
         placeholder={t`Such as Saltworks numbers`}
       />
@@ -35,7 +36,7 @@ export function NumberingForm({ editor }: { editor: NumberingEditor }) {
       <Input
         id="numbering-about"
         value={editor.about}
-        maxLength={200}
+        {...bounds("NumberingRequest", "about")}
         onChange={(event) => editor.setAbout(event.target.value)}
       />
       <span>

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { App, Button, Select } from "antd";
+import { Button, Modal, Select } from "antd";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import type { Numbering } from "../api/client";
@@ -52,7 +52,7 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
   const editor = useNumberingEditor(numbering, numberings);
   const chooseMine = useChooseNumbering("me");
   const chooseGym = useChooseNumbering("gym");
-  const { modal } = App.useApp();
+  const [modal, modalHolder] = Modal.useModal();
   const notice = useNotice();
 
   const nameOf = (id: string | undefined) => numberings.find((one) => one.id === id)?.name ?? "";
@@ -84,6 +84,7 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
   };
   return (
     <>
+      {modalHolder}
       <div className="numbering-head">
         <h1>
           <Trans>Numbering</Trans>

@@ -3,6 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Button, Input, Select } from "antd";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
+import { bounds } from "../api/bounds";
 import type { NumberingId, Stance } from "../api/client";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { Failure } from "../ui/Failure";
@@ -80,7 +81,7 @@ export default function TranslateScreen() {
             value={text}
             onChange={(event) => setText(event.target.value)}
             rows={14}
-            maxLength={40_000}
+            {...bounds("TranslateRequest", "text")}
             placeholder={EXAMPLE}
             aria-label={t`List to translate, one chain a line, its name after #`}
           />

@@ -3,6 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Button, Input } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
+import { bounds } from "../api/bounds";
 import { type Check, type Content, type Proposal, refusal } from "../api/client";
 import { useIsHeadCoach, useSession } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
@@ -183,7 +184,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                   <Input.TextArea
                     id="remark"
                     rows={3}
-                    maxLength={1000}
+                    {...bounds("DecisionRequest", "remark")}
                     value={remark}
                     onChange={(event) => setRemark(event.target.value)}
                     placeholder={head ? t`What is good, or what should be done` : t`What you changed, and why`}

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { App, Button } from "antd";
+import { Button, Modal } from "antd";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Programme, Run, RunCommand } from "../api/client";
@@ -45,7 +45,7 @@ function Remote({ run }: { run: Run }) {
   const { client, view } = useScreen(run.followKey);
   const command = useCommand(run.id);
   const notice = useNotice();
-  const { modal } = App.useApp();
+  const [modal, modalHolder] = Modal.useModal();
   const [swaps, setSwaps] = useState(false);
   useTick(5);
   const now = client.clock.now();
@@ -98,6 +98,7 @@ function Remote({ run }: { run: Run }) {
 
   return (
     <main className="remote">
+      {modalHolder}
       <header className="remote-head">
         <Link to="/run" className="remote-out" aria-label={t`Back to running sessions`}>
           ‹

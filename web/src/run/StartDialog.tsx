@@ -1,10 +1,11 @@
 import { t } from "@lingui/core/macro";
 import { Plural, Trans } from "@lingui/react/macro";
-import { Button, Checkbox, InputNumber, Modal, Select } from "antd";
+import { Button, Checkbox, InputNumber, Select } from "antd";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
+import { bounds } from "../api/bounds";
 import { newId } from "../api/newId";
-import { layers } from "../ui/layers";
+import { Dialog } from "../ui/Dialog";
 import { useNotice } from "../ui/useNotice";
 import { useRuns, useStart, useWalls } from "./useRuns";
 
@@ -37,10 +38,8 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
       { onSuccess: (run) => navigate(`/run/${run.id}`), onError: notice.failed },
     );
   return (
-    <Modal
-      open
-      getContainer={layers}
-      onCancel={onClose}
+    <Dialog
+      onClose={onClose}
       title={plan ? t`Run “${plan.name}”` : t`Round timer`}
       footer={
         <Button type="primary" size="large" onClick={go} loading={start.isPending}>
@@ -56,8 +55,7 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
             </label>
             <InputNumber
               id="timer-rounds"
-              min={1}
-              max={60}
+              {...bounds("TimerRequest", "rounds")}
               value={timer.rounds}
               onChange={(rounds) => setTimer({ ...timer, rounds: rounds ?? 1 })}
             />
@@ -66,8 +64,7 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
             </label>
             <InputNumber
               id="timer-seconds"
-              min={5}
-              max={3600}
+              {...bounds("TimerRequest", "seconds")}
               step={15}
               value={timer.seconds}
               onChange={(seconds) => setTimer({ ...timer, seconds: seconds ?? 180 })}
@@ -77,8 +74,7 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
             </label>
             <InputNumber
               id="timer-rest"
-              min={0}
-              max={600}
+              {...bounds("TimerRequest", "rest")}
               step={10}
               value={timer.rest}
               onChange={(rest) => setTimer({ ...timer, rest: rest ?? 0 })}
@@ -119,7 +115,12 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
           <label htmlFor="lead-in">
             <Trans>Starts in (s)</Trans>
           </label>
-          <InputNumber id="lead-in" min={0} max={600} value={leadIn} onChange={(value) => setLeadIn(value ?? 10)} />
+          <InputNumber
+            id="lead-in"
+            {...bounds("StartRequest", "leadIn")}
+            value={leadIn}
+            onChange={(value) => setLeadIn(value ?? 10)}
+          />
           <label htmlFor="speed">
             <Trans>Speed</Trans>
           </label>
@@ -132,6 +133,6 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
           </Trans>
         </p>
       </div>
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,10 +1,10 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, Modal, Select } from "antd";
+import { Button, Input, Select } from "antd";
 import { useState } from "react";
 import type { Programme, RunCommand } from "../api/client";
 import { useLibrary } from "../library/useLibrary";
-import { layers } from "../ui/layers";
+import { Dialog } from "../ui/Dialog";
 import { useDebounced } from "../ui/useDebounced";
 
 type Swap = Pick<RunCommand, "track" | "combination" | "chain" | "combinationId">;
@@ -43,7 +43,7 @@ export function SwapDialog({
   const swap = (chain: string, combinationId: number | null) =>
     chosen && onSwap({ track: chosen.track, combination: chosen.combination, chain, combinationId });
   return (
-    <Modal open getContainer={layers} onCancel={onClose} footer={null} title={t`Swap a combination`}>
+    <Dialog onClose={onClose} title={t`Swap a combination`}>
       {chosen ? (
         <form
           className="stack"
@@ -85,6 +85,6 @@ export function SwapDialog({
           <Trans>No combination is drilled now. Swap it once its round has started.</Trans>
         </p>
       )}
-    </Modal>
+    </Dialog>
   );
 }

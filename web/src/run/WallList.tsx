@@ -1,7 +1,8 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { App, Button, Dropdown, Input } from "antd";
+import { Button, Dropdown, Input, Modal } from "antd";
 import { useState } from "react";
+import { bounds } from "../api/bounds";
 import type { Wall } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
@@ -62,7 +63,7 @@ export function WallList() {
       >
         <Input
           value={name}
-          maxLength={60}
+          {...bounds("WallRequest", "name")}
           placeholder={t`Name of another wall, such as Bag room`}
           aria-label={t`Name of another wall`}
           onChange={(event) => setName(event.target.value)}
@@ -80,7 +81,7 @@ const inside = (node: HTMLElement) => node.closest("main") ?? node;
 function WallRow({ wall }: { wall: Wall }) {
   const { put, revoke, show } = useChangeWalls();
   const running = useRuns().data?.running.filter((run) => run.id !== wall.run && !run.isOver) ?? [];
-  const { modal } = App.useApp();
+  const [modal, modalHolder] = Modal.useModal();
   const notice = useNotice();
   const [scan, setScan] = useState(false);
   const address = `${window.location.origin}/wall/${wall.key}`;
@@ -96,6 +97,7 @@ function WallRow({ wall }: { wall: Wall }) {
     });
   return (
     <li>
+      {modalHolder}
       <b>{wall.name}</b>
       <span className={isThere ? "wall-there" : "wall-gone"}>{isThere ? t`● on` : t`○ not open`}</span>
       <span className="wall-ways">

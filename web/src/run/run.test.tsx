@@ -1,10 +1,10 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
-import { App } from "antd";
 import { createMemoryRouter, RouterProvider } from "react-router";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { serve } from "../testing/page";
 import { cue, programme, running, segment, shows, screen as wallScreen } from "../testing/programme";
+import { Messages } from "../ui/Messages";
 import RemoteScreen from "./RemoteScreen";
 import RunScreen from "./RunScreen";
 import { wavOf } from "./recording";
@@ -74,9 +74,9 @@ function open(path: string) {
   );
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-      <App>
+      <Messages>
         <RouterProvider router={router} />
-      </App>
+      </Messages>
     </QueryClientProvider>,
   );
   return router;

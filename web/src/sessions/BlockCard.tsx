@@ -2,6 +2,7 @@ import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Input, InputNumber } from "antd";
+import { bounds } from "../api/bounds";
 import { ActionButton } from "./ActionButton";
 import type { Dragged, Dropped } from "./drag";
 import { type Block, copied, moved, withBlock, without } from "./plan";
@@ -38,7 +39,7 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
           variant="borderless"
           value={block.name}
           placeholder={block.kind}
-          maxLength={80}
+          {...bounds("PlanBlock", "name")}
           aria-label={t`Name of the block`}
           onChange={(event) => put({ name: event.target.value }, true)}
         />
@@ -48,8 +49,7 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
           <InputNumber
             size="small"
             className="tiny"
-            min={0}
-            max={1800}
+            {...bounds("PlanBlock", "changeover")}
             step={15}
             value={block.changeover ?? 0}
             onChange={(changeover) => put({ changeover: changeover ?? 0 }, true)}

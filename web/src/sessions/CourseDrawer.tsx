@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Checkbox, Drawer, Input, InputNumber, Select } from "antd";
 import { type FormEvent, useState } from "react";
+import { bounds } from "../api/bounds";
 import type { Course, CourseRequest, Training } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
@@ -114,7 +115,7 @@ export function CourseDrawer({ course, training, onClose }: Props) {
           id="course-name"
           autoFocus
           value={form.name}
-          maxLength={80}
+          {...bounds("CourseRequest", "name")}
           onChange={(event) => put({ name: event.target.value })}
           placeholder={t`Such as Tuesday beginners`}
         />
@@ -186,8 +187,7 @@ export function CourseDrawer({ course, training, onClose }: Props) {
             </label>
             <InputNumber
               id="course-minutes"
-              min={15}
-              max={180}
+              {...bounds("CourseRequest", "minutes")}
               value={form.minutes}
               onChange={(minutes) => put({ minutes: minutes ?? 60 })}
             />
@@ -203,8 +203,7 @@ export function CourseDrawer({ course, training, onClose }: Props) {
             </label>
             <InputNumber
               id="course-work"
-              min={30}
-              max={600}
+              {...bounds("CourseRequest", "work")}
               value={form.work}
               onChange={(work) => put({ work: work ?? 180 })}
             />
@@ -215,8 +214,7 @@ export function CourseDrawer({ course, training, onClose }: Props) {
             </label>
             <InputNumber
               id="course-longest"
-              min={30}
-              max={600}
+              {...bounds("CourseRequest", "longestWork")}
               value={form.longestWork}
               onChange={(longestWork) => put({ longestWork: longestWork ?? 180 })}
             />
@@ -227,8 +225,7 @@ export function CourseDrawer({ course, training, onClose }: Props) {
             </label>
             <InputNumber
               id="course-step"
-              min={5}
-              max={120}
+              {...bounds("CourseRequest", "workStep")}
               value={form.workStep}
               onChange={(workStep) => put({ workStep: workStep ?? 15 })}
             />
@@ -252,7 +249,7 @@ export function CourseDrawer({ course, training, onClose }: Props) {
         <Input.TextArea
           id="course-note"
           rows={3}
-          maxLength={1000}
+          {...bounds("CourseRequest", "note")}
           value={form.note}
           onChange={(event) => put({ note: event.target.value })}
         />

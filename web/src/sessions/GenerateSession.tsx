@@ -1,11 +1,12 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, InputNumber, Modal, Select } from "antd";
+import { Button, InputNumber, Select } from "antd";
 import { useState } from "react";
+import { bounds } from "../api/bounds";
 import { useCourses } from "../api/useCourses";
 import { useVocabulary } from "../api/useVocabulary";
+import { Dialog } from "../ui/Dialog";
 import { Failure } from "../ui/Failure";
-import { layers } from "../ui/layers";
 import { Segmented } from "../ui/Segmented";
 import { LIMBS } from "../ui/words";
 import type { Reasons } from "./PlannerScreen";
@@ -67,7 +68,7 @@ export function GenerateSession({
     }
   };
   return (
-    <Modal getContainer={layers} open onCancel={onClose} footer={null} title={t`Generate`}>
+    <Dialog onClose={onClose} title={t`Generate`}>
       <div className="course-form">
         <Failure error={error} />
         {courses.length === 0 && (
@@ -89,8 +90,7 @@ export function GenerateSession({
         </label>
         <InputNumber
           id="press-minutes"
-          min={15}
-          max={180}
+          {...bounds("ComposeRequest", "minutes")}
           value={minutes}
           placeholder={t`as the course`}
           onChange={setMinutes}
@@ -117,7 +117,12 @@ export function GenerateSession({
         <label htmlFor="press-seed">
           <Trans>Seed (change it for a different session)</Trans>
         </label>
-        <InputNumber id="press-seed" min={0} max={2_000_000_000} value={seed} onChange={(next) => setSeed(next ?? 1)} />
+        <InputNumber
+          id="press-seed"
+          {...bounds("ComposeRequest", "seed")}
+          value={seed}
+          onChange={(next) => setSeed(next ?? 1)}
+        />
         <p className="small">
           {locked > 0
             ? t`${locked === 1 ? t`One locked part stays` : t`${locked} locked parts stay`}; the rest is generated again.`
@@ -127,6 +132,6 @@ export function GenerateSession({
           {locked > 0 ? t`Generate the rest again` : t`Generate the session`}
         </Button>
       </div>
-    </Modal>
+    </Dialog>
   );
 }

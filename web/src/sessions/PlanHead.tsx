@@ -1,13 +1,14 @@
 import { t } from "@lingui/core/macro";
 import { Plural, Trans } from "@lingui/react/macro";
-import { Button, Dropdown, Input, InputNumber, Modal, Select } from "antd";
+import { Button, Dropdown, Input, InputNumber, Select } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
+import { bounds, maxItems } from "../api/bounds";
 import type { Plan, SessionDocument } from "../api/client";
 import { useCourses } from "../api/useCourses";
 import { StartDialog } from "../run/StartDialog";
+import { Dialog } from "../ui/Dialog";
 import { ExportMenu } from "../ui/ExportMenu";
-import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { GROUPS, MEDIA, RULES } from "../ui/words";
 import { GenerateSession } from "./GenerateSession";
@@ -87,7 +88,7 @@ export function PlanHead({
         className="plan-name"
         variant="borderless"
         value={draft.name}
-        maxLength={120}
+        {...bounds("PlanRequest", "name")}
         aria-label={t`Name of the session`}
         status={draft.name.trim() === "" ? "error" : undefined}
         onChange={(event) => put({ name: event.target.value }, true)}
@@ -209,16 +210,9 @@ export function PlanHead({
       {open === "press" && <GenerateSession planner={planner} onClose={() => setOpen(null)} onReasons={onReasons} />}
       {open === "run" && <StartDialog plan={plan} onClose={() => setOpen(null)} />}
       {open === "versions" && <Versions plan={plan} planner={planner} onClose={() => setOpen(null)} />}
-      <Modal
-        getContainer={layers}
-        open={open === "settings"}
-        onCancel={() => setOpen(null)}
-        footer={null}
-        title={t`Rules, medium, tracks`}
-        destroyOnHidden
-      >
+      <Dialog open={open === "settings"} onClose={() => setOpen(null)} title={t`Rules, medium, tracks`}>
         <Settings planner={planner} document={document} />
-      </Modal>
+      </Dialog>
     </header>
   );
 }
@@ -237,8 +231,7 @@ function Settings({ planner, document }: { planner: Planner; document: SessionDo
       </label>
       <InputNumber
         id="plan-minutes"
-        min={1}
-        max={360}
+        {...bounds("Plan", "minutes")}
         value={content.minutes ?? null}
         onChange={(minutes) => put({ minutes })}
         placeholder={t`as long as it takes`}
@@ -270,8 +263,7 @@ function Settings({ planner, document }: { planner: Planner; document: SessionDo
       </label>
       <InputNumber
         id="plan-seed"
-        min={0}
-        max={2_000_000_000}
+        {...bounds("Plan", "seed")}
         value={content.seed}
         onChange={(seed) => put({ seed: seed ?? 1 })}
       />
@@ -283,7 +275,7 @@ function Settings({ planner, document }: { planner: Planner; document: SessionDo
         <span key={at} className="pair">
           <Input
             value={one.name}
-            maxLength={40}
+            {...bounds("PlanTrack", "name")}
             aria-label={t`Name of track ${at + 1}`}
             onChange={(event) => track(at, { name: event.target.value })}
           />
@@ -316,7 +308,7 @@ function Settings({ planner, document }: { planner: Planner; document: SessionDo
           </Button>
         </span>
       ))}
-      {content.tracks.length < 3 && (
+      {content.tracks.length < maxItems("Plan", "tracks") && (
         <Button
           onClick={() =>
             put({

@@ -2,6 +2,7 @@ import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Input, InputNumber, Select } from "antd";
+import { bounds } from "../api/bounds";
 import { MEDIA } from "../ui/words";
 import { ActionButton } from "./ActionButton";
 import { type Dragged, type Dropped, moveRound, roundKey } from "./drag";
@@ -80,8 +81,7 @@ export function RoundCard({
         <InputNumber
           size="small"
           className="tiny"
-          min={5}
-          max={7200}
+          {...bounds("PlanRound", "seconds")}
           step={15}
           value={round.seconds}
           aria-label={t`Work (s)`}
@@ -93,8 +93,7 @@ export function RoundCard({
             <InputNumber
               size="small"
               className="tiny"
-              min={0}
-              max={1800}
+              {...bounds("PlanRound", "rest")}
               step={5}
               value={round.rest ?? 0}
               aria-label={t`Rest (s)`}
@@ -107,8 +106,7 @@ export function RoundCard({
             <InputNumber
               size="small"
               className="tiny"
-              min={1}
-              max={120}
+              {...bounds("PlanRound", "times")}
               value={round.times ?? 1}
               aria-label={t`How many times`}
               onChange={(times) => put({ times: times ?? 1 }, true)}
@@ -194,7 +192,7 @@ export function RoundCard({
             size="small"
             className="round-note"
             value={round.note ?? ""}
-            maxLength={1000}
+            {...bounds("PlanRound", "note")}
             placeholder={t`Note for the coach`}
             aria-label={t`Note of the round`}
             onChange={(event) => put({ note: event.target.value }, true)}

@@ -1,10 +1,10 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
-import { App } from "antd";
 import { createMemoryRouter, RouterProvider } from "react-router";
 import { afterEach, expect, test } from "vitest";
 import { keys } from "../api/keys";
 import { serve } from "../testing/page";
+import { Messages } from "../ui/Messages";
 import { todayInGym } from "../ui/words";
 import SessionsScreen from "./SessionsScreen";
 import { addDays, nextDay, weekStartOf } from "./time";
@@ -85,9 +85,9 @@ function gym(plans: object[], role = "head-coach") {
   );
   render(
     <QueryClientProvider client={queries}>
-      <App>
+      <Messages>
         <RouterProvider router={router} />
-      </App>
+      </Messages>
     </QueryClientProvider>,
   );
   return { asked, router };

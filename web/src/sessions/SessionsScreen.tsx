@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
-import { App, Button, Select } from "antd";
+import { Button, Modal, Select } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { Course, PlanRow } from "../api/client";
@@ -54,7 +54,7 @@ export default function SessionsScreen() {
   const numbering = useNumbering();
   const navigate = useNavigate();
   const notice = useNotice();
-  const { modal } = App.useApp();
+  const [modal, modalHolder] = Modal.useModal();
   const [edited, setEdited] = useState<Course | "new" | null>(null);
   const [making, setMaking] = useState<string | null>(null);
 
@@ -123,6 +123,7 @@ export default function SessionsScreen() {
 
   return (
     <main className="page sessions">
+      {modalHolder}
       <header className="sessions-head">
         <h1>
           <Trans>Sessions</Trans>

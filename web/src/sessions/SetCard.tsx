@@ -3,6 +3,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { InputNumber, Select } from "antd";
 import { useRef } from "react";
+import { bounds } from "../api/bounds";
 import { answered, api } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { useNotice } from "../ui/useNotice";
@@ -132,8 +133,7 @@ export function SetCard({
           <InputNumber
             size="small"
             className="tiny"
-            min={5}
-            max={7200}
+            {...bounds("PlanSet", "seconds")}
             step={15}
             value={set.seconds ?? null}
             placeholder={t`share`}

@@ -2,11 +2,11 @@ import { spawnSync } from "node:child_process";
 import { DndContext } from "@dnd-kit/core";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
-import { App } from "antd";
 import { useState } from "react";
 import { afterEach, expect, test } from "vitest";
 import type { Drill, SessionDocument } from "../api/client";
 import { serve } from "../testing/page";
+import { Messages } from "../ui/Messages";
 import { BlockCard } from "./BlockCard";
 import { Parameters } from "./Parameters";
 import { contentOf, type Place, type PlanContent, type PlannedSet } from "./plan";
@@ -88,9 +88,9 @@ function block(start: PlanContent = PLAN, more: Partial<SessionDocument> = {}): 
   } as unknown as SessionDocument;
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <App>
+      <Messages>
         <Plan start={start} document={document} hand={hand} />
-      </App>
+      </Messages>
     </QueryClientProvider>,
   );
   return hand;

@@ -1,3 +1,4 @@
+import { BOUNDS } from "../api/bounds.gen";
 import type { Drill } from "../api/client";
 import {
   copied,
@@ -125,7 +126,7 @@ export function roundKey(
 /** Minimum length in s of a stretched round. */
 export const MIN_ROUND_SECONDS = 15;
 /** Maximum length of a round in s. */
-const MAX_ROUND_SECONDS = 7200;
+const MAX_ROUND_SECONDS = BOUNDS.PlanRound.seconds.maximum;
 
 /** Returns the plan with a round longer or shorter by so many seconds. */
 export function stretch(content: PlanContent, place: { block: number; round: number }, by: number): PlanContent {

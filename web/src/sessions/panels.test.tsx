@@ -1,8 +1,8 @@
 import { spawnSync } from "node:child_process";
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
-import { App } from "antd";
 import { afterEach, expect, test, vi } from "vitest";
 import type { SessionDocument } from "../api/client";
+import { Messages } from "../ui/Messages";
 import { Advisories } from "./Advisories";
 import { Calendar } from "./Calendar";
 import { LoadPanel } from "./LoadPanel";
@@ -64,9 +64,9 @@ function shown(part: React.ReactNode, more: Partial<PlanInHand> = {}) {
     ...more,
   };
   render(
-    <App>
+    <Messages>
       <PlanContext value={plan}>{part}</PlanContext>
-    </App>,
+    </Messages>,
   );
   return plan;
 }

@@ -1,10 +1,10 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
-import { App } from "antd";
 import type { ReactNode } from "react";
 import { afterEach, expect, test } from "vitest";
 import type { Plan } from "../api/client";
 import { serve } from "../testing/page";
+import { Messages } from "../ui/Messages";
 import { contentOf } from "./plan";
 import { usePlanCheck, usePlanner } from "./usePlanner";
 
@@ -62,7 +62,7 @@ function gym(first: Plan) {
 function around({ children }: { children: ReactNode }) {
   return (
     <QueryClientProvider client={new QueryClient()}>
-      <App>{children}</App>
+      <Messages>{children}</Messages>
     </QueryClientProvider>
   );
 }

@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { App } from "antd";
 import type { ReactNode } from "react";
 import { noteConnection } from "../api/connection";
+import { Messages } from "../ui/Messages";
 import { serve } from "./page";
 
 /** A request of the page that waits for the test to answer it. */
@@ -87,7 +87,7 @@ export function heldServer(table: Record<string, unknown> = {}): Asked[] {
 export function Around({ children, client }: { children: ReactNode; client?: QueryClient }) {
   return (
     <QueryClientProvider client={client ?? new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-      <App>{children}</App>
+      <Messages>{children}</Messages>
     </QueryClientProvider>
   );
 }

@@ -1,10 +1,11 @@
 import { t } from "@lingui/core/macro";
 import { Select } from "antd";
 import { useState } from "react";
+import { BOUNDS } from "../api/bounds.gen";
 import { useThemes } from "../api/useThemes";
 
-const MAX_THEMES = 8;
-const MAX_LENGTH = 40;
+const MAX_THEMES = BOUNDS.SaveRequest.themes.maxItems;
+const MAX_LENGTH = BOUNDS.SaveRequest.themes.maxLength;
 
 interface Props {
   id: string;

@@ -1,14 +1,14 @@
 import { Trans } from "@lingui/react/macro";
-import { App } from "antd";
 import { useMemo } from "react";
 import { refusal } from "../api/client";
+import { useMessages } from "./Messages";
 
 /** Time in s for which an undo is offered. */
 const UNDO_SECONDS = 8;
 
 /** Short messages that disappear by themselves. */
 export function useNotice() {
-  const { message } = App.useApp();
+  const message = useMessages();
   return useMemo(
     () => ({
       done: (sentence: string) => void message.success(sentence),

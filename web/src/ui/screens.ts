@@ -7,7 +7,7 @@ export class ScreenMissing extends Error {}
 const loads: (() => Promise<unknown>)[] = [];
 
 /** Returns a screen that is loaded on first use, or earlier when the browser is idle. */
-export function screen(load: () => Promise<{ default: ComponentType }>) {
+export function screen<Props = object>(load: () => Promise<{ default: ComponentType<Props> }>) {
   const fetching = () =>
     load().catch((cause: unknown) => {
       throw new ScreenMissing(t`A screen could not be fetched.`, { cause });
