@@ -17,6 +17,7 @@ use Periplus\Core\Flow\Serializer\MendSerializer;
 use Periplus\Core\Flow\Serializer\NextSerializer;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\ReadChain;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
@@ -70,7 +71,9 @@ final class CheckBenchmarkCommand extends Command
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'));
         $numbering = Numbering::named('parity');
-        $text = static fn (int $position): ChainText => new ChainText(self::CHAINS[$position]);
+        $text = static fn (int $position): ReadChain => Reader::builtIn()->readText(
+            new ChainText(self::CHAINS[$position]),
+        );
         $rates = [
             'read' => self::rate(
                 static fn (int $position) => Reader::builtIn()->read(

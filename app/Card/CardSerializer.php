@@ -43,7 +43,7 @@ final readonly class CardSerializer
         $reminders = new ReminderChoice(Advice::builtIn());
         $combinations = [];
         foreach ($content->combinations as $row) {
-            $chain = $this->reader->read($row->notation, Numbering::named('parity'), $row->stance)->chain;
+            $chain = $this->reader->readStored($row->notation, $row->stance)?->chain;
             if (null === $chain) {
                 continue;
             }

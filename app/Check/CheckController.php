@@ -41,13 +41,11 @@ final readonly class CheckController
         Request $http,
         #[CurrentUser] User $user,
     ): Response {
-        $text = $request->chainText($this->numberings);
-        $rules =
-            $request->rules
-            ?? InferredRules::infer($this->reader->read($text->text, $text->numbering, $text->stance)->chain);
+        $chain = $this->reader->readText($request->chainText($this->numberings));
+        $rules = $request->rules ?? InferredRules::infer($chain->reading->chain);
         $options = $request->options($this->rules->named($rules));
-        $check = $this->serializer->serialize($text, $options, $request->draw());
-        $parts = $this->parts->compute($request, $text, $options, $this->numberings->forUser($user));
+        $check = $this->serializer->serialize($chain, $options, $request->draw());
+        $parts = $this->parts->compute($request, $chain, $options, $this->numberings->forUser($user));
         if (!\in_array(self::JSON_LINES, $http->getAcceptableContentTypes(), true)) {
             return new JsonResponse([...$check, ...iterator_to_array($parts)]);
         }

@@ -53,11 +53,11 @@ final readonly class DraftReader
     /** Creates a draft from stored content. */
     public function fromContent(CombinationContent $content): CombinationDraft
     {
-        $chain =
-            $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain
-            ?? throw new \LogicException('A stored chain cannot be read: '.$content->notation);
-
-        return new CombinationDraft($content, new ChainInStance($chain, $content->stance));
+        return new CombinationDraft(
+            $content,
+            $this->reader->readStored($content->notation, $content->stance)
+                ?? throw new \LogicException('A stored chain cannot be read: '.$content->notation),
+        );
     }
 
     private static function unreadable(Reading $reading): Refused

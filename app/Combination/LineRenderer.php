@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\App\Combination;
 
 use Periplus\App\HouseRules\GymHouseRules;
-use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
@@ -43,9 +42,9 @@ final class LineRenderer
         if ('parity' === $numbering->id) {
             return $notation;
         }
-        $chain = $this->reader->read($notation, Numbering::named('parity'), $stance)->chain;
+        $chain = $this->reader->readStored($notation, $stance);
 
-        return null === $chain ? $notation : (new Writer($numbering))->write(new ChainInStance($chain, $stance));
+        return null === $chain ? $notation : (new Writer($numbering))->write($chain);
     }
 
     /**

@@ -8,6 +8,7 @@ use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Session\Serializer\AnswerSerializer;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -48,12 +49,12 @@ final class AnswerCommand extends Command
         $words = $input->getArgument('chain');
         try {
             $document = AnswerSerializer::serialize(
-                new ChainText(
+                Reader::builtIn()->readText(new ChainText(
                     implode(' ', $words),
                     Stance::tryFrom($given('stance'))
                         ?? throw new \DomainException('--stance is orthodox or southpaw.'),
                     Numbering::named($given('numbering')),
-                ),
+                )),
                 new CheckOptions(
                     BuiltInHouseRules::named($given('rules')),
                     is_numeric($given('tempo'))

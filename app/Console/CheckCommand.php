@@ -13,6 +13,7 @@ use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -172,7 +173,7 @@ final class CheckCommand extends Command
         );
 
         return CheckSerializer::builtIn()->serialize(
-            new ChainText($chain, $stance, $numbering),
+            Reader::builtIn()->readText(new ChainText($chain, $stance, $numbering)),
             $options,
             array_map(
                 static fn (string $size): LineSize => LineSize::tryFrom($size)

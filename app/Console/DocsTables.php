@@ -12,6 +12,7 @@ use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Notation\ChainText;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drills\DrillRegistry;
 use Periplus\Core\Session\Due\SessionThresholds;
@@ -107,7 +108,7 @@ final class DocsTables
          * } $check
          */
         $check = CheckSerializer::builtIn()->serialize(
-            new ChainText(self::WORKED),
+            Reader::builtIn()->readText(new ChainText(self::WORKED)),
             new CheckOptions(BuiltInHouseRules::named('kickboxing')),
         );
         $table =

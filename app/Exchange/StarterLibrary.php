@@ -6,12 +6,10 @@ namespace Periplus\App\Exchange;
 
 use Periplus\App\Combination\CheckSummary;
 use Periplus\App\HouseRules\GymHouseRules;
-use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\Verdict;
-use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Data;
 use Periplus\Core\Technique\Stance;
@@ -51,11 +49,11 @@ final readonly class StarterLibrary
             if ($order[$row['rules']] > $order[$under]) {
                 continue;
             }
-            $chain = $this->reader->read($row['chain'], Numbering::named('parity'), Stance::Orthodox)->chain;
+            $chain = $this->reader->readStored($row['chain'], Stance::Orthodox);
             if (null === $chain) {
                 continue;
             }
-            $result = $this->check->run(new ChainInStance($chain, Stance::Orthodox), $options);
+            $result = $this->check->run($chain, $options);
             if (Verdict::Flows !== $result->verdict) {
                 continue;
             }

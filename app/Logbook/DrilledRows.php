@@ -168,9 +168,7 @@ final readonly class DrilledRows
 
     private function chain(?string $notation, Stance $stance): ?ChainInStance
     {
-        $chain = null === $notation ? null : $this->reader->read($notation, Numbering::named('parity'), $stance)->chain;
-
-        return null === $chain ? null : new ChainInStance($chain, $stance);
+        return null === $notation ? null : $this->reader->readStored($notation, $stance);
     }
 
     private static function notation(?ChainInStance $chain): ?string

@@ -9,7 +9,6 @@ use Periplus\App\Course\Courses;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Plan\CourseRecord;
-use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Session\Due\Due;
 use Periplus\Core\Session\Due\Schedule;
@@ -87,7 +86,7 @@ final readonly class DueList implements CourseRecord
         $rows = $this->connection->fetchAllNumeric($query, $values);
         $links = [];
         foreach ($rows as [$notation, $stance]) {
-            $chain = $this->reader->read($notation, Numbering::named('parity'), Stance::from($stance))->chain;
+            $chain = $this->reader->readStored($notation, Stance::from($stance))?->chain;
             $links += array_fill_keys(null === $chain ? [] : $chain->links(), true);
         }
 

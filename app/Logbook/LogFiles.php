@@ -13,7 +13,6 @@ use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Flow\Options\Medium;
-use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Session\Log\Attendance;
 use Periplus\Core\Technique\Stance;
@@ -512,7 +511,7 @@ final readonly class LogFiles
             return null;
         }
         $chain =
-            $this->reader->read($notation, Numbering::named('parity'), $stance)->chain ??
+            $this->reader->readStored($notation, $stance)->chain ??
             throw self::wrong(
                 t(
                     '{where}: the chain “{notation}” cannot be read.',

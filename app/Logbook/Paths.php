@@ -274,14 +274,8 @@ final readonly class Paths
 
     private function inStance(CombinationSummary $summary): ChainInStance
     {
-        $stance = $summary->content->stance;
-        $chain = $this->reader->read(
-            $summary->content->notation,
-            Numbering::named('parity'),
-            $stance,
-        )->chain ?? throw new Conflict('not-now', t('This chain cannot be read.'));
-
-        return new ChainInStance($chain, $stance);
+        return $this->reader->readStored($summary->content->notation, $summary->content->stance)
+            ?? throw new Conflict('not-now', t('This chain cannot be read.'));
     }
 
     /** @return list<string> limbs that the rules do not let land */

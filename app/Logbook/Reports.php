@@ -12,7 +12,6 @@ use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Measure\KeptLink;
 use Periplus\App\Measure\KeptMeasurement;
 use Periplus\App\Measure\Measurements;
-use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Measure\MeasuredVerdict;
@@ -232,11 +231,10 @@ final readonly class Reports
     private function linksOf(CombinationSummary $summary, array $fallen, array $measured, int $times): array
     {
         $content = $summary->content;
-        $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain;
-        if (null === $chain) {
+        $inStance = $this->reader->readStored($content->notation, $content->stance);
+        if (null === $inStance) {
             return [];
         }
-        $inStance = new ChainInStance($chain, $content->stance);
         $result = $this->check->run($inStance, new CheckOptions($this->rules->named($content->rules)));
         $words = Words::byRole()->items($inStance);
         $links = [];
@@ -285,7 +283,7 @@ final readonly class Reports
                 'disagrees' => $disagrees,
                 'says' => self::says($flows, $fell, $slower, $faster),
                 'rules' => $content->rules,
-                'of' => self::numbersOf($chain->items[$index + 1]->key()),
+                'of' => self::numbersOf($inStance->chain->items[$index + 1]->key()),
                 'weight' => $fell + $slower + 0.5 * $faster,
             ];
         }

@@ -19,12 +19,10 @@ use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Store\Once;
-use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Measure\Contacts;
 use Periplus\Core\Measure\Measurement;
-use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Psr\Clock\ClockInterface;
 
@@ -157,10 +155,10 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
 
     private function evaluate(CombinationContent $content, MeasureRequest $request): Measurement
     {
-        $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain
+        $chain = $this->reader->readStored($content->notation, $content->stance)
             ?? throw new Conflict('not-now', t('This chain cannot be read.'));
         $result = $this->check->run(
-            new ChainInStance($chain, $content->stance),
+            $chain,
             new CheckOptions($this->rules->named($content->rules)),
         );
         try {

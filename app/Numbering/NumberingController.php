@@ -199,12 +199,10 @@ final readonly class NumberingController
         $rows = $this->chains->first(self::MAX_CHAINS);
         [$changed, $same] = [[], []];
         foreach ($rows as $row) {
-            $stance = $row['stance'];
-            $chain = $this->reader->read($row['notation'], Numbering::named('parity'), $stance)->chain;
-            if (null === $chain) {
+            $inStance = $this->reader->readStored($row['notation'], $row['stance']);
+            if (null === $inStance) {
                 continue;
             }
-            $inStance = new ChainInStance($chain, $stance);
             $sample = [
                 'id' => $row['id'],
                 'name' => $row['name'],

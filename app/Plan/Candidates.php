@@ -8,7 +8,6 @@ use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Gym\GymSettings;
-use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -137,14 +136,14 @@ final readonly class Candidates
     private function candidate(CombinationSummary $row, Numbering $numbering, ?array $had): ?Candidate
     {
         $content = $row->content;
-        $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain;
+        $chain = $this->reader->readStored($content->notation, $content->stance);
 
         return null === $chain ? null : new Candidate(
             $row->id,
             $row->version,
             $content->name,
             $this->lines->text($content->notation, $content->stance, $numbering),
-            new ChainInStance($chain, $content->stance),
+            $chain,
             $content->level,
             $content->themes,
             $had['times'] ?? 0,

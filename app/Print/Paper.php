@@ -15,6 +15,7 @@ use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Stance;
 
 use function Periplus\Core\Language\t;
@@ -77,7 +78,7 @@ final readonly class Paper
         $content = $row->content;
         $drawn = $this->lines->render($content, $numbering, LineSize::Full);
         $document = $this->serializer->serialize(
-            new ChainText($content->notation, $content->stance),
+            Reader::builtIn()->readText(new ChainText($content->notation, $content->stance)),
             new CheckOptions(BuiltInHouseRules::named($content->rules)),
         );
         /**

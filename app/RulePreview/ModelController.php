@@ -14,7 +14,6 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Flow\Calibration\Effect;
 use Periplus\Core\Flow\Calibration\LabelledChains;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
-use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\ModelValue;
@@ -93,9 +92,8 @@ final readonly class ModelController
             throw new Invalid($invalid->getMessage());
         }
         $gym = array_map(
-            static fn (array $row): Chain => Reader::builtIn()->read(
+            static fn (array $row): Chain => Reader::builtIn()->readStored(
                 $row['notation'],
-                Numbering::named('parity'),
                 Stance::from($row['stance']),
             )->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']),
             $this->table->underRules($set, 0, self::MAX_CHAINS, ['c.archived_at IS NULL', []]),

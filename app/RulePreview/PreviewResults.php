@@ -6,11 +6,9 @@ namespace Periplus\App\RulePreview;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Combination\CombinationTable;
-use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Stance;
 
@@ -105,14 +103,12 @@ final readonly class PreviewResults
             return [];
         }
         $options = new CheckOptions($preview->rules());
-        $numbering = Numbering::named('parity');
         $values = [];
         foreach ($rows as $row) {
-            $stance = Stance::from($row['stance']);
             $chain =
-                $this->reader->read($row['notation'], $numbering, $stance)->chain
+                $this->reader->readStored($row['notation'], Stance::from($row['stance']))
                 ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
-            $result = $this->check->run(new ChainInStance($chain, $stance), $options);
+            $result = $this->check->run($chain, $options);
             array_push(
                 $values,
                 $preview->id(),

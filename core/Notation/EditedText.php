@@ -22,9 +22,14 @@ final readonly class EditedText
     /** @var list<string> what keeps a new item apart from its neighbours, as the rest is kept apart first */
     private array $between;
 
-    /** @param Reading $reading of the text, with its chain */
-    public function __construct(private Reader $reader, private ChainText $text, private Reading $reading)
+    private ChainText $text;
+    private Reading $reading;
+
+    public function __construct(private Reader $reader, ReadChain $chain)
     {
+        $text = $chain->text;
+        $this->text = $text;
+        $this->reading = $chain->reading;
         $this->writer = new Writer($text->numbering);
         $this->isSpoken = 1 !== preg_match('/\d/', $text->text);
         $this->between = str_contains($text->text, ',') ? [', ', ' '] : [' ', ', '];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 
@@ -35,6 +36,20 @@ final readonly class Reader
         static $reader = null;
 
         return $reader ??= new self(Catalogue::builtIn());
+    }
+
+    /** Reads a typed chain once for all that is computed from it. */
+    public function readText(ChainText $text): ReadChain
+    {
+        return new ReadChain($text, $this->read($text->text, $text->numbering, $text->stance));
+    }
+
+    /** Reads a chain as it is stored, in parity numbering; null when it cannot be read. */
+    public function readStored(string $notation, Stance $stance): ?ChainInStance
+    {
+        $chain = $this->read($notation, Numbering::named('parity'), $stance)->chain;
+
+        return null === $chain ? null : new ChainInStance($chain, $stance);
     }
 
     /** @param Stance $stance the starting stance, in which left and right are understood */

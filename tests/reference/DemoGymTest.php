@@ -75,7 +75,7 @@ final class DemoGymTest extends TestCase
     public function testNotesOfTheDemoGymAreTrue(array $row): void
     {
         $document = CheckSerializer::builtIn()->serialize(
-            new ChainText($row['chain'], Stance::from($row['stance'] ?? 'orthodox')),
+            Reader::builtIn()->readText(new ChainText($row['chain'], Stance::from($row['stance'] ?? 'orthodox'))),
             new CheckOptions(BuiltInHouseRules::named($row['rules'])),
         );
         $note = $row['note'] ?? '';
@@ -110,7 +110,7 @@ final class DemoGymTest extends TestCase
         $apart = [0, 0, 0];
         foreach (self::rows() as $row) {
             $document = CheckSerializer::builtIn()->serialize(
-                new ChainText($row['chain']),
+                Reader::builtIn()->readText(new ChainText($row['chain'])),
                 new CheckOptions(BuiltInHouseRules::named($row['rules'])),
             );
             self::assertIsArray($document['level']);

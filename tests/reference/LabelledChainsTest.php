@@ -10,6 +10,7 @@ use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\ChainText;
+use Periplus\Core\Notation\Reader;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -49,7 +50,7 @@ final class LabelledChainsTest extends TestCase
         array $findings,
     ): void {
         $document = CheckSerializer::builtIn()->serialize(
-            new ChainText($chain),
+            Reader::builtIn()->readText(new ChainText($chain)),
             new CheckOptions(BuiltInHouseRules::named($rules)),
         );
 

@@ -9,7 +9,6 @@ use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
-use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\ModelValue;
 use Periplus\Core\Technique\Stance;
@@ -101,7 +100,7 @@ final readonly class Effect
         return $chains ??= array_map(
             static fn (LabelledChain $labelled): array => [
                 $labelled,
-                Reader::builtIn()->read($labelled->notation, Numbering::named('parity'), Stance::Orthodox)->chain
+                Reader::builtIn()->readStored($labelled->notation, Stance::Orthodox)->chain
                 ?? throw new \LogicException('A labelled chain cannot be read: '.$labelled->notation),
             ],
             LabelledChains::all(),

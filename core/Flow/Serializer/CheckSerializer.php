@@ -25,9 +25,9 @@ use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\HouseRules\HouseRules;
-use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Note;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\ReadChain;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Reading;
 use Periplus\Core\Notation\ReadingProblem;
@@ -39,7 +39,7 @@ use Periplus\Core\Technique\Stance;
 use function Periplus\Core\Language\t;
 
 /**
- * Reads and checks a text and returns the complete answer, as the console prints it and the API sends it.
+ * Checks a read chain and returns the complete answer, as the console prints it and the API sends it.
  * docs/formats/check.md describes every key.
  *
  * @phpstan-import-type Drawing from LineDrawing
@@ -72,15 +72,14 @@ final readonly class CheckSerializer
      *
      * @return Document
      */
-    public function serialize(ChainText $text, CheckOptions $options, array $draw = []): array
+    public function serialize(ReadChain $chain, CheckOptions $options, array $draw = []): array
     {
-        $reading = $this->reader->read($text->text, $text->numbering, $text->stance);
-        if (null === $reading->chain) {
-            return $this->unreadable($reading);
+        if (null === $chain->inStance) {
+            return $this->unreadable($chain->reading);
         }
-        $result = $this->check->run(new ChainInStance($reading->chain, $text->stance), $options);
+        $result = $this->check->run($chain->inStance, $options);
 
-        return $this->readable($result, $reading, $text->readIn, $options, $draw);
+        return $this->readable($result, $chain->reading, $chain->text->readIn, $options, $draw);
     }
 
     /**
@@ -211,9 +210,9 @@ final readonly class CheckSerializer
         LineSize $size,
     ): array {
         $chain =
-            $this->reader->read($notation, Numbering::named('parity'), $stance)->chain
+            $this->reader->readStored($notation, $stance)
             ?? throw new \LogicException('A stored chain cannot be read: '.$notation);
-        $result = $this->check->run(new ChainInStance($chain, $stance), new CheckOptions($rules));
+        $result = $this->check->run($chain, new CheckOptions($rules));
         $writer = new Writer($numbering);
 
         return [

@@ -11,8 +11,8 @@ use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Mend\ItemEdit;
 use Periplus\Core\Flow\Mend\ItemEdits;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\EditedText;
+use Periplus\Core\Notation\ReadChain;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Catalogue;
 
@@ -34,20 +34,20 @@ final readonly class ItemEditSerializer
      *
      * @return array{at: int|null, edits: list<array<string, mixed>>} nothing in it when the text cannot be read
      */
-    public function serialize(ChainText $text, CheckOptions $options, ?int $caret): array
+    public function serialize(ReadChain $read, CheckOptions $options, ?int $caret): array
     {
-        $reading = $this->reader->read($text->text, $text->numbering, $text->stance);
-        $chain = $reading->chain;
+        $chain = $read->inStance?->chain;
         if (null === $chain) {
             return ['at' => null, 'edits' => []];
         }
-        $index = $reading->placeOf($caret);
-        $edited = new EditedText($this->reader, $text, $reading);
+        $index = $read->reading->placeOf($caret);
+        $stance = $read->text->stance;
+        $edited = new EditedText($this->reader, $read);
 
         return [
             'at' => $index,
-            'edits' => array_map(function (ItemEdit $edit) use ($chain, $edited, $text, $options): array {
-                $inStance = new ChainInStance(Chain::of(Edit::apply($chain->items, $edit->edits)), $text->stance);
+            'edits' => array_map(function (ItemEdit $edit) use ($chain, $edited, $stance, $options): array {
+                $inStance = new ChainInStance(Chain::of(Edit::apply($chain->items, $edit->edits)), $stance);
                 $result = $this->check->run($inStance, $options);
 
                 return [

@@ -16,9 +16,9 @@ use Periplus\Core\Flow\Mend\Mend;
 use Periplus\Core\Flow\Mend\MendFinder;
 use Periplus\Core\Flow\Mend\MendResult;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\EditedText;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\ReadChain;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
 
@@ -41,11 +41,9 @@ final readonly class MendSerializer
     }
 
     /** @return array<string, mixed> nothing in it when the text cannot be read */
-    public function serialize(ChainText $text, CheckOptions $options): array
+    public function serialize(ReadChain $chain, CheckOptions $options): array
     {
-        $reading = $this->reader->read($text->text, $text->numbering, $text->stance);
-        $chain = $reading->chain;
-        if (null === $chain) {
+        if (null === $chain->inStance) {
             return [
                 'verdict' => null,
                 'lengthMs' => null,
@@ -55,9 +53,9 @@ final readonly class MendSerializer
                 'complete' => true,
             ];
         }
-        $result = $this->check->run(new ChainInStance($chain, $text->stance), $options);
+        $result = $this->check->run($chain->inStance, $options);
         $mends = $this->finder->mends($result, $options);
-        $edited = new EditedText($this->reader, $text, $reading);
+        $edited = new EditedText($this->reader, $chain);
         $show = fn (Mend $mend): array => $this->mend($mend, $result, $edited);
 
         return [

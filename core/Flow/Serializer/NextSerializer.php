@@ -4,50 +4,42 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Serializer;
 
-use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Next\Continuation;
 use Periplus\Core\Flow\Next\Next;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Notation\ChainText;
-use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\ReadChain;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
-use Periplus\Core\Technique\Stance;
 
 /** Returns what could follow a text, as a JSON-ready array; docs/formats/suggest.md describes every key. */
 final readonly class NextSerializer
 {
-    public function __construct(private Reader $reader, private Next $next)
+    public function __construct(private Next $next)
     {
     }
 
     public static function builtIn(): self
     {
-        return new self(Reader::builtIn(), Next::builtIn());
+        return new self(Next::builtIn());
     }
 
     /**
-     * @param int|null $caret place in the text, in characters: of the item there, or of the last one before it,
-     *                        something is
-     *                        to follow; of the last item when null
+     * @param int|null $caret place in the text, in characters: something is to follow the item there or the last one
+     *                        before it; the last item when null
      *
      * @return array<string, mixed>
      */
-    public function serialize(ChainText $text, CheckOptions $options, ?int $caret = null): array
+    public function serialize(ReadChain $chain, CheckOptions $options, ?int $caret = null): array
     {
-        $numbering = $text->numbering;
-        $isEmpty = '' === trim($text->text);
-        $reading = $isEmpty ? null : $this->reader->read($text->text, $numbering, $text->stance);
-        $chain = $reading?->chain;
-        if (null === $chain && !$isEmpty) {
+        $inStance = $chain->inStance;
+        if (null === $inStance && '' !== trim($chain->text->text)) {
             return ['after' => null, 'next' => []];
         }
-        $place = null === $reading ? -1 : $reading->placeOf($caret);
-        $items = null === $chain ? [] : \array_slice($chain->items, 0, $place + 1);
-        $stance = $this->stance($chain, $text->stance, $place);
-        $writer = new Writer($numbering);
+        $place = null === $inStance ? -1 : $chain->reading->placeOf($caret);
+        $items = null === $inStance ? [] : \array_slice($inStance->chain->items, 0, $place + 1);
+        $stance = null === $inStance ? $chain->text->stance : $inStance->stances[$place + 1] ?? $inStance->end;
+        $writer = new Writer($chain->text->numbering);
 
         return [
             'after' => $place < 0 ? null : $place,
@@ -64,15 +56,5 @@ final readonly class NextSerializer
                 'reason' => $next->reason,
             ], $this->next->after($items, $options)),
         ];
-    }
-
-    private function stance(?Chain $chain, Stance $start, int $place): Stance
-    {
-        if (null === $chain) {
-            return $start;
-        }
-        $inStance = new ChainInStance($chain, $start);
-
-        return $inStance->stances[$place + 1] ?? $inStance->end;
     }
 }

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Serializer;
 
-use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Flow\Next\Continuation;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Notation\ChainText;
-use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\ReadChain;
 use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
@@ -28,10 +26,9 @@ final readonly class AnswerSerializer
      *     problems: list<array{at: int, length: int, message: string}>,
      * }
      */
-    public static function serialize(ChainText $text, CheckOptions $options): array
+    public static function serialize(ReadChain $chain, CheckOptions $options): array
     {
-        $reading = Reader::builtIn()->read($text->text, $text->readIn, $text->stance);
-        if (null === $reading->chain) {
+        if (null === $chain->inStance) {
             return [
                 'answers' => [],
                 'problems' => array_map(
@@ -40,12 +37,12 @@ final readonly class AnswerSerializer
                         'length' => $problem->length,
                         'message' => $problem->message,
                     ],
-                    $reading->problems,
+                    $chain->reading->problems,
                 ),
             ];
         }
-        $answers = ReturnFire::builtIn()->answers(new ChainInStance($reading->chain, $text->stance), $options);
-        $writer = new Writer($text->numbering);
+        $answers = ReturnFire::builtIn()->answers($chain->inStance, $options);
+        $writer = new Writer($chain->text->readIn);
 
         return [
             'answers' => array_map(
@@ -64,7 +61,7 @@ final readonly class AnswerSerializer
                     ? [
                         [
                             'at' => 0,
-                            'length' => mb_strlen($text->text),
+                            'length' => mb_strlen($chain->text->text),
                             'message' => t('Nothing of this chain lands, so there is nothing to answer.'),
                         ],
                     ]

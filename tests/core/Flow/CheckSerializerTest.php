@@ -45,7 +45,7 @@ final class CheckSerializerTest extends TestCase
                 foreach (Stance::cases() as $stance) {
                     $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, $stance));
                     $document = CheckSerializer::builtIn()->serialize(
-                        new ChainText(mb_substr($text, 0, Reader::MAX_LENGTH), $stance),
+                        Reader::builtIn()->readText(new ChainText(mb_substr($text, 0, Reader::MAX_LENGTH), $stance)),
                         new CheckOptions(BuiltInHouseRules::named('all-limbs')),
                     );
                     $error = $validator
@@ -66,7 +66,7 @@ final class CheckSerializerTest extends TestCase
             ->then(static function (Chain $chain): void {
                 $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, Stance::Orthodox));
                 $document = CheckSerializer::builtIn()->serialize(
-                    new ChainText($text),
+                    Reader::builtIn()->readText(new ChainText($text)),
                     new CheckOptions(BuiltInHouseRules::named('all-limbs')),
                 );
                 if ([] !== $document['problems']) {
@@ -95,7 +95,7 @@ final class CheckSerializerTest extends TestCase
     {
         $text = 'double jab, hard two, fake three';
         $items = (array) CheckSerializer::builtIn()->serialize(
-            new ChainText($text),
+            Reader::builtIn()->readText(new ChainText($text)),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         )['items'];
         $said = array_map(
@@ -112,7 +112,7 @@ final class CheckSerializerTest extends TestCase
     public function testTheMirrorOfTheMirrorAndTheCarryOfTheCarry(): void
     {
         $first = CheckSerializer::builtIn()->serialize(
-            new ChainText('1 2 3b slip left 2', numbering: Numbering::named('hands')),
+            Reader::builtIn()->readText(new ChainText('1 2 3b slip left 2', numbering: Numbering::named('hands'))),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
         self::assertIsArray($first['mirror']);
@@ -128,7 +128,7 @@ final class CheckSerializerTest extends TestCase
 
         self::assertIsString($first['mirror']['words']);
         $second = CheckSerializer::builtIn()->serialize(
-            new ChainText($first['mirror']['words'], Stance::Southpaw),
+            Reader::builtIn()->readText(new ChainText($first['mirror']['words'], Stance::Southpaw)),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
         self::assertIsArray($second['mirror']);
@@ -142,7 +142,7 @@ final class CheckSerializerTest extends TestCase
     public function testTheOfferIsWrittenInTheAskedNumbering(): void
     {
         $document = CheckSerializer::builtIn()->serialize(
-            new ChainText('1 7', numbering: Numbering::named('body-pairs')),
+            Reader::builtIn()->readText(new ChainText('1 7', numbering: Numbering::named('body-pairs'))),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
         self::assertIsArray($document['mirror']);
@@ -154,7 +154,7 @@ final class CheckSerializerTest extends TestCase
     public function testUnreadableTextHasNoVerdict(): void
     {
         $document = CheckSerializer::builtIn()->serialize(
-            new ChainText('1 2 crss'),
+            Reader::builtIn()->readText(new ChainText('1 2 crss')),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
 
@@ -179,7 +179,7 @@ final class CheckSerializerTest extends TestCase
         $this->expectException(\OutOfBoundsException::class);
         $this->expectExceptionMessage($sentence);
         CheckSerializer::builtIn()->serialize(
-            new ChainText('1 2', numbering: Numbering::named($numbering)),
+            Reader::builtIn()->readText(new ChainText('1 2', numbering: Numbering::named($numbering))),
             new CheckOptions(BuiltInHouseRules::named($rules)),
         );
     }

@@ -116,7 +116,7 @@ final class AnyTextTest extends TestCase
         self::assertNotFalse(
             json_encode(
                 CheckSerializer::builtIn()->serialize(
-                    new ChainText($text, $stance, $numbering),
+                    Reader::builtIn()->readText(new ChainText($text, $stance, $numbering)),
                     new CheckOptions(BuiltInHouseRules::named('all-limbs')),
                 ),
                 \JSON_INVALID_UTF8_SUBSTITUTE,

@@ -52,10 +52,10 @@ final class EditedTextTest extends TestCase
 
     public function testAnItemThatMovesKeepsItsOwnWords(): void
     {
-        $reading = Reader::builtIn()->read('jab rear straight hook', Numbering::named('parity'), Stance::Orthodox);
-        $straight = $reading->chain?->items[1];
+        $chain = Reader::builtIn()->readText(new ChainText('jab rear straight hook'));
+        $straight = $chain->inStance?->chain->items[1];
         self::assertNotNull($straight);
-        $edited = new EditedText(Reader::builtIn(), new ChainText('jab rear straight hook'), $reading);
+        $edited = new EditedText(Reader::builtIn(), $chain);
 
         self::assertSame('jab hook rear straight', $edited->with([Edit::drop(1), Edit::insert(3, $straight)]));
     }
@@ -121,10 +121,6 @@ final class EditedTextTest extends TestCase
     {
         $reader = Reader::builtIn();
 
-        return new EditedText(
-            $reader,
-            new ChainText($text, $stance),
-            $reader->read($text, Numbering::named('parity'), $stance),
-        );
+        return new EditedText($reader, $reader->readText(new ChainText($text, $stance)));
     }
 }

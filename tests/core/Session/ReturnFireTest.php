@@ -9,6 +9,7 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Notation\ChainText;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Session\ReturnFire\Defence;
 use Periplus\Core\Session\ReturnFire\ReturnFire;
 use Periplus\Core\Session\Serializer\AnswerSerializer;
@@ -124,7 +125,7 @@ final class ReturnFireTest extends TestCase
     public function testWhatCannotBeAnsweredSaysSo(string $chain, string $part): void
     {
         $document = AnswerSerializer::serialize(
-            new ChainText($chain),
+            Reader::builtIn()->readText(new ChainText($chain)),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
         if ('' === $part) {
