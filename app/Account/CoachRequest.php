@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
+use Periplus\App\Security\GymRole;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** A change of an account by the head coach; null leaves a field unchanged. */

@@ -7,6 +7,8 @@ namespace Periplus\App\Account;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Security\GymRole;
+use Periplus\App\Security\Permission;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotFound;
@@ -35,7 +37,7 @@ final readonly class CoachesController
     }
 
     #[Route('/api/coaches', methods: 'GET')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageCoaches->value)]
     public function list(): JsonResponse
     {
         $coaches = $this->accounts->findBy([], ['name' => 'ASC']);
@@ -44,7 +46,7 @@ final readonly class CoachesController
     }
 
     #[Route('/api/invitations', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageCoaches->value)]
     public function invite(
         #[MapRequestPayload(acceptFormat: 'json')] InviteRequest $request,
         #[CurrentUser] User $user,
@@ -54,14 +56,14 @@ final readonly class CoachesController
 
     /** Lists the valid links, without their tokens, which only the recipient knows. */
     #[Route('/api/invitations', methods: 'GET')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageCoaches->value)]
     public function invitations(): JsonResponse
     {
         return new JsonResponse(['invitations' => $this->invitations->open()]);
     }
 
     #[Route('/api/invitations/{id<\d{1,9}>}', methods: 'DELETE')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageCoaches->value)]
     public function withdraw(int $id, #[CurrentUser] User $user): Response
     {
         $this->invitations->withdraw($id, $user);
@@ -71,14 +73,14 @@ final readonly class CoachesController
 
     /** Creates a link with which a coach sets a new password. */
     #[Route('/api/coaches/{id<\d{1,9}>}/reset', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageCoaches->value)]
     public function reset(int $id, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->invitations->reset($this->get($id), $user), 201);
     }
 
     #[Route('/api/coaches/{id<\d{1,9}>}', methods: 'PUT')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageCoaches->value)]
     public function change(
         int $id,
         #[MapRequestPayload(acceptFormat: 'json')] CoachRequest $request,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Account;
 
 use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Security\GymRole;
 
 /** A link that is valid for one use. The link contains a random token, the database its hash. */
 #[ORM\Entity(repositoryClass: Invitations::class)]

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
+use Periplus\App\Security\GymRole;
+
 /** A valid link as shown to head coaches, without its token. */
 final readonly class InvitationRow implements \JsonSerializable
 {

@@ -12,6 +12,7 @@ use Doctrine\Persistence\ManagerRegistry;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Gym\Gyms;
 use Periplus\App\Http\PlainText;
+use Periplus\App\Security\GymRole;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotFound;

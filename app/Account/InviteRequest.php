@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
+use Periplus\App\Security\GymRole;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** An invitation: the name and the role of the new coach. */

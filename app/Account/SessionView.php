@@ -26,6 +26,7 @@ final readonly class SessionView
                         'name' => $user->name(),
                         'email' => $user->getUserIdentifier(),
                         'role' => $user->role()->word(),
+                        'permissions' => $user->role()->permissions(),
                         'numbering' => $user->numbering(),
                     ],
             'csrfToken' => $this->token->forUser($user),

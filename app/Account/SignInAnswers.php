@@ -7,6 +7,7 @@ namespace Periplus\App\Account;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ProblemResponse;
+use Periplus\App\Security\GymRole;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Request;

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Account;
 
 use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Security\GymRole;
+use Periplus\App\Security\Permission;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 
@@ -111,6 +113,11 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     public function lastSignIn(): ?\DateTimeImmutable
     {
         return $this->lastSignIn;
+    }
+
+    public function may(Permission $permission): bool
+    {
+        return \in_array($permission, $this->role->permissions(), true);
     }
 
     public function isHeadCoach(): bool

@@ -6,6 +6,7 @@ namespace Periplus\App\Advice;
 
 use Periplus\App\Account\User;
 use Periplus\App\Http\IfMatch;
+use Periplus\App\Security\Permission;
 use Periplus\Core\Session\Advice\Exercise;
 use Periplus\Core\Session\Advice\Reminder;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -41,7 +42,7 @@ final readonly class AdviceController
     }
 
     #[Route('/reminders', methods: 'PUT')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditAdvice->value)]
     public function reminders(
         Request $http,
         #[MapRequestPayload(acceptFormat: 'json')] RemindersRequest $request,
@@ -53,7 +54,7 @@ final readonly class AdviceController
     }
 
     #[Route('/exercises', methods: 'PUT')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditAdvice->value)]
     public function exercises(
         Request $http,
         #[MapRequestPayload(acceptFormat: 'json')] ExercisesRequest $request,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Audit;
 
+use Periplus\App\Security\Permission;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
@@ -18,7 +19,7 @@ final readonly class AuditController
     }
 
     #[Route('/api/audit-log', methods: 'GET')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ReadAuditLog->value)]
     public function list(#[MapQueryParameter] int $page = 1, #[MapQueryParameter] string $what = ''): JsonResponse
     {
         return new JsonResponse([

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Periplus\App\Benchmark;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Periplus\App\Account\GymRole;
 use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\RulePreview\RulePreviews;
 use Periplus\App\RulePreview\RulePreviewState;
+use Periplus\App\Security\GymRole;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;

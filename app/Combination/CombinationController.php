@@ -8,6 +8,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Http\IfMatch;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Security\Permission;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -28,7 +29,7 @@ final readonly class CombinationController
     }
 
     #[Route('', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     public function create(
         #[MapRequestPayload(acceptFormat: 'json')] SaveRequest $request,
         #[CurrentUser] User $user,
@@ -40,7 +41,7 @@ final readonly class CombinationController
 
     /** Changes several combinations together, or none. */
     #[Route('/bulk', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     #[HeavyWork]
     public function bulk(
         #[MapRequestPayload(acceptFormat: 'json')] BulkRequest $request,
@@ -57,7 +58,7 @@ final readonly class CombinationController
 
     /** Merges two similar combinations into one. */
     #[Route('/merge', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     public function merge(
         #[MapRequestPayload(acceptFormat: 'json')] MergeRequest $request,
         Bulk $bulk,
@@ -73,7 +74,7 @@ final readonly class CombinationController
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     public function update(
         int $id,
         Request $http,
@@ -87,14 +88,14 @@ final readonly class CombinationController
     }
 
     #[Route('/{id<\d{1,9}>}/archive', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     public function archive(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
     {
         return $this->answer($this->library->archive($id, IfMatch::version($http), $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/restore', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     public function restore(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
     {
         return $this->answer($this->library->restore($id, IfMatch::version($http), $user), $user);
@@ -121,7 +122,7 @@ final readonly class CombinationController
     }
 
     #[Route('/{id<\d{1,9}>}/versions/{version<\d{1,9}>}/bring-back', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     public function restoreVersion(int $id, int $version, Request $http, #[CurrentUser] User $user): JsonResponse
     {
         return $this->answer($this->library->restoreVersion($id, IfMatch::version($http), $version, $user), $user);

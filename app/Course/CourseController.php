@@ -6,6 +6,7 @@ namespace Periplus\App\Course;
 
 use Periplus\App\Account\User;
 use Periplus\App\Http\IfMatch;
+use Periplus\App\Security\Permission;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -27,7 +28,7 @@ final readonly class CourseController
     }
 
     #[Route('', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditCourses->value)]
     public function create(
         #[MapRequestPayload(acceptFormat: 'json')] CourseRequest $request,
         #[CurrentUser] User $user,
@@ -36,7 +37,7 @@ final readonly class CourseController
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditCourses->value)]
     public function update(
         int $id,
         Request $http,
@@ -47,14 +48,14 @@ final readonly class CourseController
     }
 
     #[Route('/{id<\d{1,9}>}/archive', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditCourses->value)]
     public function archive(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->courses->archive($id, IfMatch::version($http), $user));
     }
 
     #[Route('/{id<\d{1,9}>}/restore', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditCourses->value)]
     public function restore(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->courses->restore($id, IfMatch::version($http), $user));

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\App\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Periplus\App\Account\GymRole;
 use Periplus\App\Account\User;
 use Periplus\App\Combination\Combinations;
 use Periplus\App\Combination\DraftReader;
@@ -17,6 +16,7 @@ use Periplus\App\Review\DecisionRequest;
 use Periplus\App\Review\ProposalKind;
 use Periplus\App\Review\ProposalRequest;
 use Periplus\App\Review\Review;
+use Periplus\App\Security\GymRole;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;

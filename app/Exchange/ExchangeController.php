@@ -12,6 +12,7 @@ use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Search\CombinationQuery;
 use Periplus\App\Search\CompleteSearch;
 use Periplus\App\Search\SearchRequest;
+use Periplus\App\Security\Permission;
 use Periplus\App\Store\Invalid;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -71,7 +72,7 @@ final readonly class ExchangeController
     }
 
     #[Route('/api/imports', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     #[HeavyWork]
     public function start(
         #[MapRequestPayload(acceptFormat: 'json')] ImportRequest $request,
@@ -81,14 +82,14 @@ final readonly class ExchangeController
     }
 
     #[Route('/api/imports/{id<\d{1,9}>}', methods: 'GET')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     public function read(int $id): JsonResponse
     {
         return new JsonResponse($this->imports->state($id));
     }
 
     #[Route('/api/imports/{id<\d{1,9}>}/lines', methods: 'GET')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     public function lines(
         int $id,
         LineRenderer $lines,
@@ -121,7 +122,7 @@ final readonly class ExchangeController
     }
 
     #[Route('/api/imports/{id<\d{1,9}>}/lines/{entry<\d{1,9}>}', methods: 'PUT')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     public function edit(
         int $id,
         int $entry,
@@ -134,7 +135,7 @@ final readonly class ExchangeController
 
     /** Undoes an import, except for combinations that were changed since. */
     #[Route('/api/imports/{id<\d{1,9}>}/undo', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     #[HeavyWork]
     public function undo(int $id, #[CurrentUser] User $user): JsonResponse
     {
@@ -144,7 +145,7 @@ final readonly class ExchangeController
     }
 
     #[Route('/api/imports/{id<\d{1,9}>}/advance', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     #[HeavyWork]
     public function advance(int $id): JsonResponse
     {
@@ -154,7 +155,7 @@ final readonly class ExchangeController
     }
 
     #[Route('/api/imports/{id<\d{1,9}>}/apply', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     #[HeavyWork]
     public function apply(int $id, #[CurrentUser] User $user): JsonResponse
     {

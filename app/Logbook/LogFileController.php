@@ -9,6 +9,7 @@ use Periplus\App\Exchange\Csv;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Print\FileResponse;
+use Periplus\App\Security\Permission;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -45,7 +46,7 @@ final readonly class LogFileController
     }
 
     #[Route('/api/logbook/import', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageLogbook->value)]
     #[HeavyWork]
     public function import(
         Request $request,

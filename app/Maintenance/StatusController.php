@@ -11,6 +11,7 @@ use Periplus\App\Gym\GymKind;
 use Periplus\App\Gym\Gyms;
 use Periplus\App\Gym\HasQuota;
 use Periplus\App\Http\PlainText;
+use Periplus\App\Security\Permission;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Wall\Wall;
@@ -50,7 +51,7 @@ final readonly class StatusController
     }
 
     #[Route('/api/status', methods: 'GET')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageGym->value)]
     public function read(): JsonResponse
     {
         $backups = $this->state->backups();
@@ -81,7 +82,7 @@ final readonly class StatusController
     }
 
     #[Route('/api/backups', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageGym->value)]
     public function backUp(#[CurrentUser] User $user): JsonResponse
     {
         $this->audit->add($user->id(), 'gym.backup', t('made a backup'), 'status');
@@ -90,7 +91,7 @@ final readonly class StatusController
     }
 
     #[Route('/api/backups/{name<[a-z0-9.-]{1,60}>}', methods: 'GET')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageGym->value)]
     public function download(string $name, #[CurrentUser] User $user): BinaryFileResponse
     {
         $response = new BinaryFileResponse($this->path($name), headers: ['Content-Type' => 'application/x-tar']);
@@ -102,7 +103,7 @@ final readonly class StatusController
 
     /** Restores a backup to a copy; the gym does not change. */
     #[Route('/api/backups/{name<[a-z0-9.-]{1,60}>}/look', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageGym->value)]
     public function look(string $name): JsonResponse
     {
         $this->path($name);
@@ -112,7 +113,7 @@ final readonly class StatusController
 
     /** Replaces the gym with the copy, after a backup; everybody has to sign in again. */
     #[Route('/api/backups/copy/take', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageGym->value)]
     public function take(#[CurrentUser] User $user): JsonResponse
     {
         if (null === $this->state->copy()) {
@@ -124,7 +125,7 @@ final readonly class StatusController
     }
 
     #[Route('/api/backups/copy/discard', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageGym->value)]
     public function discard(): JsonResponse
     {
         return $this->asked($this->state->ask(MaintenanceJob::Discard));
@@ -132,7 +133,7 @@ final readonly class StatusController
 
     /** Replaces the demo with a new gym, after a backup. */
     #[Route('/api/gym/found', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageGym->value)]
     public function found(#[MapRequestPayload(acceptFormat: 'json')] FoundRequest $request): JsonResponse
     {
         if (GymKind::Demo !== $this->gyms->get()->kind()) {

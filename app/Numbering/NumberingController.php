@@ -7,6 +7,7 @@ namespace Periplus\App\Numbering;
 use Periplus\App\Account\Accounts;
 use Periplus\App\Account\User;
 use Periplus\App\Http\IfMatch;
+use Periplus\App\Security\Permission;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Invalid;
 use Periplus\Core\Combination\ChainInStance;
@@ -94,7 +95,7 @@ final readonly class NumberingController
 
     /** Saves a new or changed numbering; built-in ones cannot be changed. */
     #[Route('/api/numberings/{id<[a-z0-9-]{1,40}>}', methods: 'PUT')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditNumberings->value)]
     public function save(
         string $id,
         Request $http,
@@ -122,7 +123,7 @@ final readonly class NumberingController
 
     /** Sets the numbering of everybody who has not chosen one. */
     #[Route('/api/gym/numbering', methods: 'PUT')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditNumberings->value)]
     public function choose(
         #[MapRequestPayload(acceptFormat: 'json')] ChoiceRequest $request,
         #[CurrentUser] User $user,

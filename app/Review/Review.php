@@ -14,6 +14,7 @@ use Periplus\App\Combination\CombinationDraft;
 use Periplus\App\Combination\Combinations;
 use Periplus\App\Combination\DraftReader;
 use Periplus\App\Combination\Library;
+use Periplus\App\Security\Permission;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Versions;
@@ -138,7 +139,7 @@ final readonly class Review
     public function withdraw(int $id, int $version, DecisionRequest $request, User $by): Proposal
     {
         return $this->change($id, $version, function (Proposal $proposal) use ($request, $by): void {
-            if (!$by->isHeadCoach()) {
+            if (!$by->may(Permission::DecideProposals)) {
                 $proposal->requireAuthor($by);
             }
             $of = $by->id() === $proposal->author()->id() ? '' : ' of '.$proposal->author()->name();

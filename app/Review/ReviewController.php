@@ -9,6 +9,7 @@ use Periplus\App\Combination\CombinationContent;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Http\IfMatch;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Security\Permission;
 use Periplus\App\Store\Invalid;
 use Periplus\Core\Notation\Numbering;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -88,7 +89,7 @@ final readonly class ReviewController
     }
 
     #[Route('/{id<\d{1,9}>}/return', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::DecideProposals->value)]
     public function return(
         int $id,
         Request $http,
@@ -99,7 +100,7 @@ final readonly class ReviewController
     }
 
     #[Route('/{id<\d{1,9}>}/approve', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::DecideProposals->value)]
     public function approve(
         int $id,
         Request $http,

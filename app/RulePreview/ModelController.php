@@ -8,6 +8,7 @@ use Periplus\App\Combination\CombinationTable;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\HouseRules\HouseRulesRequest;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Security\Permission;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotFound;
 use Periplus\Core\Combination\Chain;
@@ -77,7 +78,7 @@ final readonly class ModelController
      * gym's own.
      */
     #[Route('/api/house-rules/{set}/effects', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditHouseRules->value)]
     #[HeavyWork]
     public function effects(
         string $set,

@@ -10,6 +10,7 @@ use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\HouseRules\HouseRulesRequest;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Security\Permission;
 use Periplus\App\Store\NotFound;
 use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
@@ -89,7 +90,7 @@ final readonly class RulePreviewController
 
     /** Starts a preview of changed rules; saves nothing. */
     #[Route('/api/house-rules/{set}/rule-previews', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditHouseRules->value)]
     public function start(
         string $set,
         #[MapRequestPayload(acceptFormat: 'json')] HouseRulesRequest $request,
@@ -107,14 +108,14 @@ final readonly class RulePreviewController
     }
 
     #[Route('/api/rule-previews/{id<\d{1,9}>}', methods: 'GET')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditHouseRules->value)]
     public function read(int $id, #[CurrentUser] User $user): JsonResponse
     {
         return $this->answer($this->previews->get($id), $user);
     }
 
     #[Route('/api/rule-previews/{id<\d{1,9}>}/advance', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditHouseRules->value)]
     #[HeavyWork]
     public function advance(int $id, #[CurrentUser] User $user): JsonResponse
     {
@@ -122,7 +123,7 @@ final readonly class RulePreviewController
     }
 
     #[Route('/api/rule-previews/{id<\d{1,9}>}/save', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditHouseRules->value)]
     #[HeavyWork]
     public function save(int $id, #[CurrentUser] User $user): JsonResponse
     {

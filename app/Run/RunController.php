@@ -6,6 +6,7 @@ namespace Periplus\App\Run;
 
 use Periplus\App\Account\User;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Security\Permission;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -66,7 +67,7 @@ final readonly class RunController
 
     /** Deletes an ended session with its record of shown cues; its logbook entry stays. */
     #[Route('/{id<\d{1,9}>}/remove', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageLogbook->value)]
     public function remove(int $id, #[CurrentUser] User $user): Response
     {
         $this->control->remove($id, $user);

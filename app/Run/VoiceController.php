@@ -8,6 +8,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Plan\Plans;
+use Periplus\App\Security\Permission;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Voice\Clips;
 use Periplus\App\Voice\VoiceSettings;
@@ -54,7 +55,7 @@ final readonly class VoiceController
     }
 
     #[Route('', methods: 'PUT')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageGym->value)]
     public function use(
         #[MapRequestPayload(acceptFormat: 'json')] VoiceSettings $settings,
         #[CurrentUser] User $user,

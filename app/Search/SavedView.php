@@ -6,6 +6,7 @@ namespace Periplus\App\Search;
 
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
+use Periplus\App\Security\Permission;
 
 /** A saved search: a coach's own, or shared with the gym. */
 #[ORM\Entity(repositoryClass: SavedViews::class)]
@@ -37,7 +38,7 @@ class SavedView implements \JsonSerializable
     /** Tells whether the account may delete it: its owner, or the head coach if it is shared. */
     public function mayBeRemovedBy(User $user): bool
     {
-        return $this->owner->id() === $user->id() || ($this->shared && $user->isHeadCoach());
+        return $this->owner->id() === $user->id() || ($this->shared && $user->may(Permission::EditLibrary));
     }
 
     /** @return array<string, mixed> */

@@ -8,6 +8,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Combination\Bulk;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Security\Permission;
 use Periplus\App\Store\NotFound;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -39,7 +40,7 @@ final readonly class ThemeController
 
     /** Renames a theme; a name that exists already merges the two. */
     #[Route('/rename', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::EditLibrary->value)]
     #[HeavyWork]
     public function rename(
         #[MapRequestPayload(acceptFormat: 'json')] ThemeRequest $request,

@@ -11,6 +11,7 @@ use Periplus\App\Gym\Gym;
 use Periplus\App\Gym\Gyms;
 use Periplus\App\Http\IfMatch;
 use Periplus\App\Http\PlainText;
+use Periplus\App\Security\Permission;
 use Periplus\App\Store\Versions;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -43,7 +44,7 @@ final readonly class SettingsController
      * Changes name, time zone and start of the week. Planned sessions keep their UTC time, so their local time changes.
      */
     #[Route('', methods: 'PUT')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageGym->value)]
     public function change(
         Request $http,
         #[MapRequestPayload(acceptFormat: 'json')] GymRequest $request,
@@ -78,7 +79,7 @@ final readonly class SettingsController
     }
 
     #[Route('/training', methods: 'PUT')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageGym->value)]
     public function train(
         Request $http,
         #[MapRequestPayload(acceptFormat: 'json')] TrainingRequest $request,
@@ -96,7 +97,7 @@ final readonly class SettingsController
 
     /** Ends a step of the setup as done or skipped. */
     #[Route('/setup', methods: 'POST')]
-    #[IsGranted('ROLE_HEAD_COACH')]
+    #[IsGranted(Permission::ManageGym->value)]
     public function endStep(#[MapRequestPayload(acceptFormat: 'json')] SetupRequest $request): JsonResponse
     {
         $gym = $this->gyms->get();

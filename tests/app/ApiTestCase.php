@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Tests\App;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Periplus\App\Account\GymRole;
 use Periplus\App\Account\User;
+use Periplus\App\Security\GymRole;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;

@@ -66,7 +66,7 @@ final class SessionTest extends ApiTestCase
 
     public function testTheSessionFileHoldsNoPasswordHash(): void
     {
-        $user = new \Periplus\App\Account\User('a@gym.example', 'A', \Periplus\App\Account\GymRole::Coach);
+        $user = new \Periplus\App\Account\User('a@gym.example', 'A', \Periplus\App\Security\GymRole::Coach);
         $user->usePasswordHash('$2y$the-whole-hash');
 
         self::assertStringNotContainsString('the-whole-hash', serialize($user));

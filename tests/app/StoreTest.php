@@ -7,8 +7,8 @@ namespace Periplus\Tests\App;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\Accounts;
-use Periplus\App\Account\GymRole;
 use Periplus\App\Account\User;
+use Periplus\App\Security\GymRole;
 use Periplus\App\Store\Once;
 use Symfony\Component\Process\Process;
 

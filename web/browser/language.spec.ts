@@ -67,24 +67,30 @@ function wordsOf(value: unknown, isData: boolean, into: Set<string>): void {
   }
 }
 
-/** Collects the words of the gym's data that a page loads. */
-function dataOf(page: Page): Set<string> {
-  const words = new Set<string>();
+/** Collects the answers that a page loads; the function returns the words of the gym's data in them. */
+function dataOf(page: Page): () => Promise<Set<string>> {
+  const answers: Promise<string[]>[] = [];
   page.on("response", (response: Response) => {
-    if (response.url().includes("/api/") && response.headers()["content-type"]?.includes("json")) {
-      void response
-        .text()
-        .then((body) => {
-          for (const line of response.headers()["content-type"]?.includes("ndjson") ? body.split("\n") : [body]) {
-            if (line.trim()) {
-              wordsOf(JSON.parse(line), false, words);
-            }
-          }
-        })
-        .catch(() => undefined);
+    const type = response.headers()["content-type"] ?? "";
+    if (response.url().includes("/api/") && type.includes("json")) {
+      // A request that its screen has given up has no body.
+      answers.push(
+        response.text().then(
+          (body) => (type.includes("ndjson") ? body.split("\n") : [body]),
+          () => [],
+        ),
+      );
     }
   });
-  return words;
+  return async () => {
+    const words = new Set<string>();
+    for (const line of (await Promise.all(answers)).flat()) {
+      if (line.trim()) {
+        wordsOf(JSON.parse(line), false, words);
+      }
+    }
+    return words;
+  };
 }
 
 /** Dates, which the browser writes, the texts of Ant Design's own catalogue, and names of formats. */
@@ -119,10 +125,11 @@ async function plainTexts(page: Page): Promise<string[]> {
 }
 
 /** Opens a screen and expects that all of its texts come from a catalogue or are data. */
-async function expectTranslated(page: Page, data: Set<string>, address: string): Promise<void> {
+async function expectTranslated(page: Page, dataOfPage: () => Promise<Set<string>>, address: string): Promise<void> {
   await page.goto(address);
   await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
   await page.waitForLoadState("networkidle");
+  const data = await dataOfPage();
   const plain = (await plainTexts(page)).filter((text) =>
     (text.match(/\p{L}+/gu) ?? []).some(
       (word) => /^[a-z]*[aeiou][a-z]*$/i.test(word) && !FOREIGN.test(word) && !data.has(word.toLowerCase()),

@@ -40,6 +40,10 @@ test("a checkout in a folder with blanks and a state given by a relative path wo
     "package-lock.json",
     "tsconfig.json",
     "vite.config.ts",
+    "messages.ts",
+    "api.mjs",
+    "lingui.config.ts",
+    "locales",
     "dist",
   ]) {
     cpSync(join(ROOT, "web", name), join(folder, "web", name), { recursive: true });

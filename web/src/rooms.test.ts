@@ -18,7 +18,7 @@ const MAY_USE: Record<string, string[]> = {
   compare: ["check", "combination-line", "play"],
   exchange: [],
   family: [],
-  generate: ["bench", "check", "combination-line"],
+  generate: ["bench", "combination-line"],
   guide: [],
   gym: ["exchange", "numbering"],
   cards: ["combination-line", "play"],
@@ -60,6 +60,15 @@ test("every folder has its directions", () => {
 test.each(uses)("%s uses only what its folder may use", (_, from, to) => {
   const shared = from === "api" ? [] : from === "ui" ? ["api"] : ["api", "ui"];
   expect([...shared, ...(MAY_USE[from] ?? [])]).toContain(to);
+});
+
+test("every folder uses what it may use", () => {
+  const unused = Object.entries(MAY_USE).flatMap(([from, known]) =>
+    known
+      .filter((to) => !uses.some((use) => use[1] === from && use[2] === to))
+      .map((to) => `${from} does not use ${to}`),
+  );
+  expect(unused).toEqual([]);
 });
 
 test("no folder uses itself by way of others", () => {

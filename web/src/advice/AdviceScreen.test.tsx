@@ -4,6 +4,7 @@ import { MemoryRouter } from "react-router";
 import { afterEach, expect, test } from "vitest";
 import type { Advice } from "../api/client";
 import { keys } from "../api/keys";
+import { accountOf } from "../testing/account";
 import { serve } from "../testing/page";
 import { Messages } from "../ui/Messages";
 import AdviceScreen, { freshId, topicWords } from "./AdviceScreen";
@@ -49,7 +50,7 @@ function shown(role: string) {
   });
   const queries = new QueryClient();
   queries.setQueryData(keys.session, {
-    user: { id: 1, name: "Ines", email: "", role, numbering: null },
+    user: accountOf(role),
     csrfToken: "",
     gym: null,
   });

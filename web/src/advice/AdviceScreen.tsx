@@ -4,7 +4,7 @@ import { Button, Checkbox, Input, InputNumber, Select } from "antd";
 import { useState } from "react";
 import { bounds } from "../api/bounds";
 import type { Advice, Exercise, Reminder } from "../api/client";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { useAdvice } from "../api/useAdvice";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
@@ -43,7 +43,7 @@ export default function AdviceScreen() {
 }
 
 function Reminders({ advice }: { advice: Advice }) {
-  const head = useIsHeadCoach();
+  const mayEdit = useMay("EDIT_ADVICE");
   const notice = useNotice();
   const save = useSaveReminders();
   const [rows, setRows] = useState(advice.reminders);
@@ -72,7 +72,7 @@ function Reminders({ advice }: { advice: Advice }) {
           onChange={setOf}
           popupMatchSelectWidth={false}
         />
-        {head && (
+        {mayEdit && (
           <Button onClick={() => setRows((now) => [...now, { id: freshId("own", now), for: of, text: "" }])}>
             <Trans>Add one</Trans>
           </Button>
@@ -86,11 +86,11 @@ function Reminders({ advice }: { advice: Advice }) {
               <Input
                 value={row.text}
                 {...bounds("Reminder", "text")}
-                readOnly={!head}
+                readOnly={!mayEdit}
                 aria-label={t`Reminder`}
                 onChange={(event) => put(row.id, { text: event.target.value })}
               />
-              {head && (
+              {mayEdit && (
                 <Button
                   aria-label={t`Remove ${row.text}`}
                   onClick={() => setRows((now) => now.filter((one) => one !== row))}
@@ -106,7 +106,7 @@ function Reminders({ advice }: { advice: Advice }) {
           <Trans>None for this yet.</Trans>
         </p>
       )}
-      {head && (
+      {mayEdit && (
         <Keep
           changed={changed}
           pending={save.isPending}
@@ -127,7 +127,7 @@ const PARTS = [
 ];
 
 function Exercises({ advice }: { advice: Advice }) {
-  const head = useIsHeadCoach();
+  const mayEdit = useMay("EDIT_ADVICE");
   const notice = useNotice();
   const save = useSaveExercises();
   const [rows, setRows] = useState(advice.exercises);
@@ -154,7 +154,7 @@ function Exercises({ advice }: { advice: Advice }) {
     <section className="panel block" aria-label={t`Exercises`}>
       <h2>
         <Trans>Exercises </Trans>
-        {head && (
+        {mayEdit && (
           <Button size="small" onClick={add}>
             <Trans>Add one</Trans>
           </Button>
@@ -186,7 +186,7 @@ function Exercises({ advice }: { advice: Advice }) {
                   id={`${row.id}-name`}
                   value={row.name}
                   {...bounds("Exercise", "name")}
-                  readOnly={!head}
+                  readOnly={!mayEdit}
                   onChange={(event) => put(row.id, { name: event.target.value })}
                 />
                 <label htmlFor={`${row.id}-does`}>
@@ -196,7 +196,7 @@ function Exercises({ advice }: { advice: Advice }) {
                   id={`${row.id}-does`}
                   value={row.does}
                   {...bounds("Exercise", "does")}
-                  readOnly={!head}
+                  readOnly={!mayEdit}
                   onChange={(event) => put(row.id, { does: event.target.value })}
                 />
                 <span className="exercise-label">
@@ -205,7 +205,7 @@ function Exercises({ advice }: { advice: Advice }) {
                 <Checkbox.Group
                   value={row.for}
                   options={PARTS}
-                  disabled={!head}
+                  disabled={!mayEdit}
                   onChange={(parts) => put(row.id, { for: parts as Exercise["for"] })}
                 />
                 <span className="exercise-pair">
@@ -217,7 +217,7 @@ function Exercises({ advice }: { advice: Advice }) {
                       aria-label={t`Seconds`}
                       {...bounds("Exercise", "seconds")}
                       value={row.seconds}
-                      readOnly={!head}
+                      readOnly={!mayEdit}
                       onChange={(seconds) => put(row.id, { seconds: seconds ?? 30 })}
                     />
                   </span>
@@ -229,7 +229,7 @@ function Exercises({ advice }: { advice: Advice }) {
                       aria-label={t`Times`}
                       {...bounds("Exercise", "count")}
                       value={row.count}
-                      readOnly={!head}
+                      readOnly={!mayEdit}
                       onChange={(count) => put(row.id, { count })}
                     />
                   </span>
@@ -241,7 +241,7 @@ function Exercises({ advice }: { advice: Advice }) {
                   id={`${row.id}-easier`}
                   value={row.easier}
                   {...bounds("Exercise", "easier")}
-                  readOnly={!head}
+                  readOnly={!mayEdit}
                   onChange={(event) => put(row.id, { easier: event.target.value })}
                 />
                 <label htmlFor={`${row.id}-caution`}>
@@ -251,10 +251,10 @@ function Exercises({ advice }: { advice: Advice }) {
                   id={`${row.id}-caution`}
                   value={row.caution}
                   {...bounds("Exercise", "caution")}
-                  readOnly={!head}
+                  readOnly={!mayEdit}
                   onChange={(event) => put(row.id, { caution: event.target.value })}
                 />
-                {head && (
+                {mayEdit && (
                   <Button onClick={() => setRows((now) => now.filter((one) => one !== row))}>
                     <Trans>Remove from the list</Trans>
                   </Button>
@@ -264,7 +264,7 @@ function Exercises({ advice }: { advice: Advice }) {
           </li>
         ))}
       </ul>
-      {head && (
+      {mayEdit && (
         <Keep
           changed={changed}
           pending={save.isPending}

@@ -28,6 +28,7 @@ export type Item = Schemas["Item"];
 export type ItemEdit = Schemas["ItemEdit"];
 export type ItemEdits = Schemas["ItemEdits"];
 export type Limb = Schemas["Limb"];
+export type Permission = Schemas["Permission"];
 export type Link = Schemas["Link"];
 export type LineDrawing = Schemas["LineDrawing"];
 export type Model = Schemas["Model"];

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, rememberToken, type Session } from "./client";
+import { answered, api, type Permission, rememberToken, type Session } from "./client";
 import { keys } from "./keys";
 
 async function read(): Promise<Session> {
@@ -34,11 +34,12 @@ export function useSignOut() {
   });
 }
 
-/** Tells whether the account is a head coach. The server checks it again with every write. */
-export function isHeadCoach(user: { role: string } | null | undefined): boolean {
-  return user?.role === "head-coach";
+/** Tells whether an account has a permission. The server checks it again with every request. */
+export function may(user: Session["user"] | undefined, permission: Permission): boolean {
+  return user?.permissions.includes(permission) ?? false;
 }
 
-export function useIsHeadCoach(): boolean {
-  return isHeadCoach(useSession().data?.user);
+/** Tells whether the coach who is signed in has a permission. */
+export function useMay(permission: Permission): boolean {
+  return may(useSession().data?.user, permission);
 }

@@ -3,7 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { type ComponentType, lazy, Suspense, useEffect, useState } from "react";
 import { Link, NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
-import { isHeadCoach, useSession, useSignOut } from "../api/session";
+import { may, useSession, useSignOut } from "../api/session";
 import { PAGES } from "../guide/pages";
 import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
@@ -134,7 +134,7 @@ export function Frame() {
           </button>
         </span>
       </header>
-      {session.data.gym?.isDemo && isHeadCoach(user) && (
+      {session.data.gym?.isDemo && may(user, "MANAGE_GYM") && (
         <Suspense>
           <DemoLine />
         </Suspense>

@@ -4,6 +4,7 @@ import { BrowserRouter } from "react-router";
 import { afterEach, beforeEach, expect, test } from "vitest";
 import type { Check, CheckRequest, Combination, Proposal, Session } from "../api/client";
 import { keys } from "../api/keys";
+import { accountOf } from "../testing/account";
 import { checked } from "../testing/core";
 import { NUMBERINGS, VOCABULARY } from "../testing/facts";
 import { serve } from "../testing/page";
@@ -54,8 +55,7 @@ interface Opened {
 
 function open({ role = "head-coach", stored = null, id = "new", proposal = null }: Opened = {}) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  const user = { id: 1, name: "Ines", role, numbering: "parity" };
-  client.setQueryData(keys.session, { user, csrfToken: "t" } as unknown as Session);
+  client.setQueryData(keys.session, { user: accountOf(role), csrfToken: "t" } as unknown as Session);
   render(
     <Around client={client}>
       <BrowserRouter>
@@ -234,7 +234,7 @@ test.each([
   ["coach", 1, "revise"],
 ])("%s, with a proposal of coach %s: %s", (role, author, doing) => {
   const proposal = author === null ? null : ({ author: { id: author } } as Proposal);
-  expect(doingOf({ id: 1, role }, proposal)).toBe(doing);
+  expect(doingOf(accountOf(role), proposal)).toBe(doing);
 });
 
 test("what was sent is known again by name, text and note, with blanks aside", () => {

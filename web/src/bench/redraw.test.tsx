@@ -5,6 +5,7 @@ import { BrowserRouter } from "react-router";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Check } from "../api/client";
 import { keys } from "../api/keys";
+import { accountOf } from "../testing/account";
 import { checked } from "../testing/core";
 import { NUMBERINGS, VOCABULARY } from "../testing/facts";
 import { serve } from "../testing/page";
@@ -51,7 +52,7 @@ async function during(act: () => unknown) {
 
 test("a key draws nothing but the line that is typed, and each part of its answer what it is about", async () => {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  client.setQueryData(keys.session, { user: { id: 1, role: "head-coach", numbering: "parity" }, csrfToken: "t" });
+  client.setQueryData(keys.session, { user: accountOf("head-coach"), csrfToken: "t" });
   client.setQueryData(keys.numberings, NUMBERINGS);
   render(
     <Around client={client}>

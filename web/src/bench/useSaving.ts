@@ -1,8 +1,8 @@
 import { t } from "@lingui/core/macro";
 import { useEffect, useRef, useState } from "react";
-import { isAway, type Problem, type Proposal, refusal, type SaveRequest } from "../api/client";
+import { isAway, type Problem, type Proposal, refusal, type SaveRequest, type Session } from "../api/client";
 import { useReachable } from "../api/connection";
-import { isHeadCoach, useSession } from "../api/session";
+import { may, useSession } from "../api/session";
 import type { Checked } from "../check/useCheck";
 import { useSave } from "../combination/useCombination";
 import { useDecide, usePropose } from "../review/useReview";
@@ -10,15 +10,14 @@ import { useNotice } from "../ui/useNotice";
 import { useStable } from "../ui/useStable";
 import type { Draft } from "./draft";
 
-/** The action on a draft: a head coach saves, a coach proposes, a proposal is approved with an edit or revised. */
+/** The action on a draft: saved or, without the permission, proposed; a proposal is approved with an edit or revised. */
 export type Doing = "save" | "propose" | "approve" | "revise";
 
-export function doingOf(user: { id: number; role: string } | null | undefined, proposal: Proposal | null): Doing {
-  const head = isHeadCoach(user);
+export function doingOf(user: Session["user"] | undefined, proposal: Proposal | null): Doing {
   if (proposal) {
-    return head && proposal.author.id !== user?.id ? "approve" : "revise";
+    return may(user, "DECIDE_PROPOSALS") && proposal.author.id !== user?.id ? "approve" : "revise";
   }
-  return head ? "save" : "propose";
+  return may(user, "EDIT_LIBRARY") ? "save" : "propose";
 }
 
 /** Tells whether a conflict is only our own save whose answer was lost. */

@@ -4,7 +4,7 @@ import { Button } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import type { Combination, Stance } from "../api/client";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { CheckedLine } from "../check/CheckedLine";
 import { Findings } from "../check/Findings";
@@ -66,7 +66,7 @@ function Page({ combination }: { combination: Combination }) {
   const family = useFamily(combination.id);
   const proposals = useProposals("open", false, combination.id).data?.proposals ?? [];
   const propose = usePropose();
-  const head = useIsHeadCoach();
+  const mayEdit = useMay("EDIT_LIBRARY");
   const put = (name: string, value: string) =>
     setAddress(
       (now) => {
@@ -124,7 +124,7 @@ function Page({ combination }: { combination: Combination }) {
           <Button onClick={() => navigate("/bench", { state: variantOf(combination) })}>
             <Trans>Duplicate</Trans>
           </Button>
-          {head ? (
+          {mayEdit ? (
             <Button onClick={toggle} loading={archive.isPending}>
               {combination.archivedAt ? t`Restore` : t`Archive`}
             </Button>

@@ -2,7 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Link } from "react-router";
 import type { Combination, Version } from "../api/client";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { compareAddress } from "../compare/address";
 import { ChainDiff } from "../compare/ChainDiff";
 import { useNotice } from "../ui/useNotice";
@@ -31,7 +31,7 @@ const FIELDS = {
 /** Lists every version with its changes. */
 export function History({ combination }: { combination: Combination }) {
   const versions = useVersions(combination.id, combination.version).data?.versions ?? [];
-  const head = useIsHeadCoach();
+  const mayRestore = useMay("EDIT_LIBRARY");
   const bringBack = useRestoreVersion(combination.id);
   const notice = useNotice();
   return (
@@ -54,7 +54,7 @@ export function History({ combination }: { combination: Combination }) {
                   </Link>
                 </>
               )}
-              {at > 0 && head && (
+              {at > 0 && mayRestore && (
                 <button
                   type="button"
                   className="quiet history-back"

@@ -4,6 +4,7 @@ import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Combination, Session } from "../api/client";
 import { keys } from "../api/keys";
+import { accountOf } from "../testing/account";
 import { NUMBERINGS } from "../testing/facts";
 import { serve } from "../testing/page";
 import { Around, type Asked, heldServer } from "../testing/server";
@@ -33,8 +34,7 @@ afterEach(() => {
 
 async function dialog(role: string) {
   const client = new QueryClient();
-  const user = { id: 1, role, numbering: "parity" };
-  client.setQueryData(keys.session, { user, csrfToken: "t" } as unknown as Session);
+  client.setQueryData(keys.session, { user: accountOf(role), csrfToken: "t" } as unknown as Session);
   const onClose = vi.fn();
   render(
     <Around client={client}>

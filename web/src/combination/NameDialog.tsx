@@ -5,7 +5,7 @@ import { type FormEvent, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { bounds } from "../api/bounds";
 import type { Combination, SaveRequest } from "../api/client";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { usePropose } from "../review/useReview";
 import { Dialog } from "../ui/Dialog";
@@ -24,7 +24,7 @@ export function NameDialog({
   isOpen: boolean;
   onClose: () => void;
 }) {
-  const head = useIsHeadCoach();
+  const maySave = useMay("EDIT_LIBRARY");
   const numbering = useNumbering();
   const navigate = useNavigate();
   const notice = useNotice();
@@ -56,7 +56,7 @@ export function NameDialog({
       level: levelChosen ? level : null,
       note,
     };
-    if (head) {
+    if (maySave) {
       save.mutate(
         { body, basedOn: version },
         {
@@ -112,7 +112,7 @@ export function NameDialog({
           loading={save.isPending || propose.isPending}
           disabled={name.trim() === ""}
         >
-          {head ? t`Save` : t`Propose`}
+          {maySave ? t`Save` : t`Propose`}
         </Button>
       </form>
     </Dialog>

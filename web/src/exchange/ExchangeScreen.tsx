@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Link } from "react-router";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { GymNav } from "../ui/GymNav";
 import { FILE_FORMATS } from "../ui/words";
 import { ImportPanel } from "./ImportPanel";
@@ -9,7 +9,7 @@ import "./exchange.css";
 
 /** Imports the library from files (head coach) and exports it (everybody). */
 export default function ExchangeScreen() {
-  const head = useIsHeadCoach();
+  const mayImport = useMay("EDIT_LIBRARY");
   return (
     <main className="page">
       <GymNav />
@@ -17,7 +17,7 @@ export default function ExchangeScreen() {
         <Trans>Import and export</Trans>
       </h1>
       <div className="columns exchange">
-        {head ? (
+        {mayImport ? (
           <ImportPanel />
         ) : (
           <section className="panel block">

@@ -4,6 +4,7 @@ import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Check, Generation, Session } from "../api/client";
 import { keys } from "../api/keys";
+import { accountOf } from "../testing/account";
 import { checked } from "../testing/core";
 import { serve } from "../testing/page";
 import { Around, type Asked, heldServer } from "../testing/server";
@@ -27,7 +28,7 @@ afterEach(() => {
 
 function results(generation: Partial<Generation>, role = "head-coach") {
   const client = new QueryClient();
-  client.setQueryData(keys.session, { user: { id: 1, role }, csrfToken: "t" } as unknown as Session);
+  client.setQueryData(keys.session, { user: accountOf(role), csrfToken: "t" } as unknown as Session);
   const onPut = vi.fn();
   render(
     <Around client={client}>

@@ -4,7 +4,7 @@ import { Button, Checkbox } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { type GenerateRequest, type Generation, refusal } from "../api/client";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { TO_SAVE } from "../bench/draft";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { VerdictMark } from "../ui/VerdictMark";
@@ -27,13 +27,13 @@ interface Props {
  * together.
  */
 export function Results({ generation, criteria, old, onPut }: Props) {
-  const head = useIsHeadCoach();
+  const maySave = useMay("EDIT_LIBRARY");
   const { chains, asked, bent, relax } = generation;
   const [chosen, setChosen] = useState<string[]>([]);
   const keep = useKeepChains(criteria);
   const open = chains.filter(({ notation }) => chosen.includes(notation) && !isThere(keep.kept.get(notation)));
   const few = bent === null && chains.length < asked;
-  const word = head ? t`Save` : t`Propose`;
+  const word = maySave ? t`Save` : t`Propose`;
   return (
     <>
       {bent && (

@@ -3,7 +3,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tansta
 import { useState } from "react";
 import { answered, api, type GenerateRequest, type Generation, type SaveRequest } from "../api/client";
 import { keys, libraryChanged } from "../api/keys";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 
 /** Generates chains from criteria; the same criteria and seed give the same chains. */
 export function useGenerate(criteria: GenerateRequest) {
@@ -20,7 +20,7 @@ export type Kept = { to: string; words: string } | { error: unknown };
 
 /** Saves or proposes chains one after the other; a refusal is shown beside its chain. */
 export function useKeepChains({ rules, stance, numbering }: GenerateRequest) {
-  const head = useIsHeadCoach();
+  const maySave = useMay("EDIT_LIBRARY");
   const queries = useQueryClient();
   const [kept, setKept] = useState<ReadonlyMap<string, Kept>>(new Map());
   const { mutate, isPending } = useMutation({
@@ -33,7 +33,7 @@ export function useKeepChains({ rules, stance, numbering }: GenerateRequest) {
           ...(stance && { stance }),
           rules,
         };
-        const result = await (head
+        const result = await (maySave
           ? answered(api.POST("/api/combinations", { body })).then(({ id }) => ({
               to: `/combinations/${id}`,
               words: t`in the library`,

@@ -6,7 +6,7 @@ import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { type HouseRules, type RulePreview, type Rules, refusal } from "../api/client";
 import { keys } from "../api/keys";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { Failure, NoPage } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
 import { Loading } from "../ui/Loading";
@@ -29,7 +29,7 @@ const PARTS = [
 export default function HouseRulesScreen() {
   const [address, setAddress] = useSearchParams();
   const rules = useHouseRules();
-  const mayEdit = useIsHeadCoach();
+  const mayEdit = useMay("EDIT_HOUSE_RULES");
   if (rules.isError) {
     return <NoPage title={t`House rules`} error={rules.error} />;
   }

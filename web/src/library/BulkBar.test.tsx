@@ -3,6 +3,7 @@ import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/re
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { CombinationRow, Session } from "../api/client";
 import { keys } from "../api/keys";
+import { accountOf } from "../testing/account";
 import { serve } from "../testing/page";
 import { Around, type Asked, heldServer } from "../testing/server";
 import { BulkBar } from "./BulkBar";
@@ -20,7 +21,7 @@ const row = (id: number, themes: string[] = []) => ({ id, version: 2, name: `No.
 
 function bar(chosen: CombinationRow[], role = "head-coach", archived = false) {
   const client = new QueryClient();
-  client.setQueryData(keys.session, { user: { id: 1, role }, csrfToken: "t" } as unknown as Session);
+  client.setQueryData(keys.session, { user: accountOf(role), csrfToken: "t" } as unknown as Session);
   const onChoose = vi.fn();
   render(
     <Around client={client}>

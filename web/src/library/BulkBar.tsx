@@ -3,7 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Button, Input, Popover } from "antd";
 import { lazy, Suspense, useState } from "react";
 import type { CombinationRow } from "../api/client";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { type BulkAction, useBulk } from "./useLibrary";
@@ -31,7 +31,7 @@ interface Props {
 
 /** The actions for several combinations; shown at the foot of the page while some are selected. */
 export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
-  const head = useIsHeadCoach();
+  const mayEdit = useMay("EDIT_LIBRARY");
   const bulk = useBulk();
   const notice = useNotice();
   const [theme, setTheme] = useState("");
@@ -70,7 +70,7 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
       <b role="status">
         <Trans>{many} chosen</Trans>
       </b>
-      {head && !archived && (
+      {mayEdit && !archived && (
         <>
           <Popover
             trigger="click"
@@ -108,7 +108,7 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
           </Button>
         </>
       )}
-      {head && archived && (
+      {mayEdit && archived && (
         <Button loading={bulk.isPending} onClick={() => run("restore")}>
           <Trans>Restore</Trans>
         </Button>

@@ -3,7 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { Link } from "react-router";
 import type { CombinationRow } from "../api/client";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Failure } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
@@ -53,7 +53,7 @@ export default function NearDuplicatesScreen() {
 }
 
 function OnePair({ pair }: { pair: Pair }) {
-  const head = useIsHeadCoach();
+  const mayMerge = useMay("EDIT_LIBRARY");
   const merge = useMerge();
   const bulk = useBulk();
   const notice = useNotice();
@@ -98,7 +98,7 @@ function OnePair({ pair }: { pair: Pair }) {
           </span>
           <b className="numbers">{row.text}</b>
           <VerdictMark verdict={row.verdict} />
-          {head && (
+          {mayMerge && (
             <span className="pair-ways">
               <Button size="small" loading={merge.isPending} onClick={() => keep(row, other)}>
                 <Trans>Keep this, merge the other in</Trans>

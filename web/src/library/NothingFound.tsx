@@ -3,7 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { Link } from "react-router";
 import type { CombinationPage } from "../api/client";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 
 /** Shown instead of an empty list: why it is empty, and what would fill it. */
 export function NothingFound({
@@ -21,7 +21,7 @@ export function NothingFound({
   without: CombinationPage["without"];
   onWithout: (text: string) => void;
 }) {
-  const leads = useIsHeadCoach();
+  const mayImport = useMay("EDIT_LIBRARY");
   return (
     <div className="panel empty">
       <h2>{filtered ? t`Nothing fits all of these` : archived ? t`Nothing is archived` : t`The library is empty`}</h2>
@@ -57,7 +57,7 @@ export function NothingFound({
             <Button type="primary" onClick={onNew}>
               <Trans>Go to the bench</Trans>
             </Button>{" "}
-            {leads && (
+            {mayImport && (
               <Trans>
                 or <Link to="/exchange">import your list</Link>, or{" "}
                 <Link to="/setup?step=library">add the starter library</Link>

@@ -4,7 +4,7 @@ import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
 import { bounds } from "../api/bounds";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { useThemes } from "../api/useThemes";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
@@ -16,7 +16,7 @@ import "./library.css";
 
 /** The themes of the library with their combinations; the head coach renames or merges them. */
 export default function ThemesScreen() {
-  const head = useIsHeadCoach();
+  const mayRename = useMay("EDIT_LIBRARY");
   const themes = useThemes();
   const rows = themes.data ?? [];
   const [renaming, setRenaming] = useState<string | null>(null);
@@ -27,7 +27,7 @@ export default function ThemesScreen() {
         <Trans>Themes</Trans>
       </h1>
       <p className="small">
-        {head
+        {mayRename
           ? t`Renaming a theme to the name of another merges the two. Every combination that had it gets a new version.`
           : t`The head coach renames and merges themes.`}
       </p>
@@ -53,7 +53,7 @@ export default function ThemesScreen() {
               <th scope="col">
                 <Trans>Combinations</Trans>
               </th>
-              {head && <td />}
+              {mayRename && <td />}
             </tr>
           </thead>
           <tbody>
@@ -67,7 +67,7 @@ export default function ThemesScreen() {
                   )}
                 </td>
                 <td>{combinations}</td>
-                {head && (
+                {mayRename && (
                   <td>
                     {renaming !== theme && (
                       <Button size="small" onClick={() => setRenaming(theme)}>

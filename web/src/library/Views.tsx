@@ -6,7 +6,7 @@ import { type FormEvent, useState } from "react";
 import { bounds } from "../api/bounds";
 import { answered, api, type View } from "../api/client";
 import { keys } from "../api/keys";
-import { useIsHeadCoach, useSession } from "../api/session";
+import { useMay, useSession } from "../api/session";
 import { Dialog } from "../ui/Dialog";
 import { Failure } from "../ui/Failure";
 import { useNotice } from "../ui/useNotice";
@@ -30,7 +30,7 @@ export function useViewName(address: URLSearchParams): string {
 export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (query: string) => void }) {
   const views = useViews().data?.views ?? [];
   const user = useSession().data?.user;
-  const head = useIsHeadCoach();
+  const mayEditShared = useMay("EDIT_LIBRARY");
   const queries = useQueryClient();
   const [naming, setNaming] = useState(false);
   const [name, setName] = useState("");
@@ -61,7 +61,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
     onSettled: again,
   });
   const open = views.find((view) => view.address === now);
-  const mayRemove = open && (open.owner.id === user?.id || head);
+  const mayRemove = open && (open.owner.id === user?.id || mayEditShared);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     save.mutate();

@@ -4,6 +4,7 @@ import { MemoryRouter, Route, Routes } from "react-router";
 import { afterEach, beforeEach, expect, test } from "vitest";
 import type { LogEntry, Session } from "../api/client";
 import { keys } from "../api/keys";
+import { accountOf } from "../testing/account";
 import { serve } from "../testing/page";
 import { Around, type Asked, heldServer } from "../testing/server";
 import EntryScreen from "./EntryScreen";
@@ -96,7 +97,7 @@ beforeEach(() => {
     "GET /api/courses": { courses: [{ id: 3, name: "Tuesday", archived: false, levels: [1, 2] }] },
   });
   const client = new QueryClient();
-  client.setQueryData(keys.session, { user: { id: 1, role: "coach" }, csrfToken: "t" } as unknown as Session);
+  client.setQueryData(keys.session, { user: accountOf("coach"), csrfToken: "t" } as unknown as Session);
   render(
     <Around client={client}>
       <MemoryRouter initialEntries={["/logbook/5"]}>

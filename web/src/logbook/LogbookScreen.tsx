@@ -6,7 +6,7 @@ import { useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { answered, api, type LogImport, type LogRow } from "../api/client";
 import { logbookChanged } from "../api/keys";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { useCourses } from "../api/useCourses";
 import { ExportMenu } from "../ui/ExportMenu";
 import { Failure } from "../ui/Failure";
@@ -235,7 +235,7 @@ function WaitingEntries() {
 
 /** Exports and imports the logbook. */
 function Files() {
-  const head = useIsHeadCoach();
+  const mayImport = useMay("MANAGE_LOGBOOK");
   const queries = useQueryClient();
   const notice = useNotice();
   const input = useRef<HTMLInputElement>(null);
@@ -278,7 +278,7 @@ function Files() {
           { label: t`CSV: for a spreadsheet`, to: "/api/logbook/logbook.csv" },
         ]}
       />
-      {head && (
+      {mayImport && (
         <>
           <input
             ref={input}

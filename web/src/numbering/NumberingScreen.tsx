@@ -4,7 +4,7 @@ import { Button, Modal, Select } from "antd";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import type { Numbering } from "../api/client";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
@@ -42,7 +42,7 @@ export default function NumberingScreen() {
 }
 
 function Editor({ numbering, numberings }: { numbering: Numbering; numberings: Numbering[] }) {
-  const head = useIsHeadCoach();
+  const mayEdit = useMay("EDIT_NUMBERINGS");
   const known = useNumberings().data;
   const ofGym = known?.ofGym;
   const readers = known?.readers[numbering.id] ?? [];
@@ -104,12 +104,12 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
             <Trans>Use for me</Trans>
           </Button>
         )}
-        {head && ofGym !== numbering.id && (
+        {mayEdit && ofGym !== numbering.id && (
           <Button onClick={giveToGym} loading={chooseGym.isPending}>
             <Trans>Use for the gym</Trans>
           </Button>
         )}
-        {head && !editing && (
+        {mayEdit && !editing && (
           <Button
             type="primary"
             onClick={() => {

@@ -3,7 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { Link, useNavigate } from "react-router";
 import type { LinkTrouble } from "../api/client";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { LinkZone } from "../combination-line/LinkZone";
 import { Failure } from "../ui/Failure";
@@ -41,7 +41,7 @@ export default function LinksScreen() {
 }
 
 function Trouble({ link }: { link: LinkTrouble }) {
-  const head = useIsHeadCoach();
+  const mayEditRules = useMay("EDIT_HOUSE_RULES");
   const navigate = useNavigate();
   const { measured, check } = link;
   return (
@@ -93,7 +93,7 @@ function Trouble({ link }: { link: LinkTrouble }) {
         </dl>
         <p className={link.disagrees ? "trouble-disagrees" : "small"}>{link.says}</p>
         <p className="trouble-actions">
-          {head && link.disagrees && (
+          {mayEditRules && link.disagrees && (
             <Button
               type="primary"
               onClick={() => navigate(`/house-rules?set=${link.rules}&part=numbers&of=${encodeURIComponent(link.of)}`)}

@@ -4,6 +4,7 @@ import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, test } from "vitest";
 import type { LoadReport, Session } from "../api/client";
 import { keys } from "../api/keys";
+import { accountOf } from "../testing/account";
 import { serve } from "../testing/page";
 import { Around, type Asked, heldServer } from "../testing/server";
 import BalanceScreen from "./BalanceScreen";
@@ -97,7 +98,7 @@ afterEach(() => {
 
 function shown(element: React.ReactNode, address = "/", role = "head-coach") {
   const client = new QueryClient();
-  client.setQueryData(keys.session, { user: { id: 1, role }, csrfToken: "t" } as unknown as Session);
+  client.setQueryData(keys.session, { user: accountOf(role), csrfToken: "t" } as unknown as Session);
   render(
     <Around client={client}>
       <MemoryRouter initialEntries={[address]}>{element}</MemoryRouter>

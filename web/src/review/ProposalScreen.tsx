@@ -5,7 +5,7 @@ import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { bounds } from "../api/bounds";
 import { type Check, type Content, type Proposal, refusal } from "../api/client";
-import { useIsHeadCoach, useSession } from "../api/session";
+import { useMay, useSession } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { useCheck } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
@@ -78,7 +78,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
   const after = useContentCheck(proposal.result);
   const before = useContentCheck(proposal.kind === "change" ? proposal.newest : null);
   const decided = proposal.state === "approved" || proposal.state === "withdrawn";
-  const head = useIsHeadCoach();
+  const mayDecide = useMay("DECIDE_PROPOSALS");
   const own = user?.id === proposal.author.id;
   const both = proposal.changed.filter((field) => proposal.movedOn.includes(field));
 
@@ -174,9 +174,9 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
         <aside>
           {!decided && (
             <section className="panel block decide" aria-label={t`Decide`}>
-              <h2>{head ? t`Decide` : own ? t`Your proposal` : t`Waits for the head coach`}</h2>
+              <h2>{mayDecide ? t`Decide` : own ? t`Your proposal` : t`Waits for the head coach`}</h2>
               <Failure error={decide.error} />
-              {(head || own) && (
+              {(mayDecide || own) && (
                 <>
                   <label htmlFor="remark">
                     <Trans>Remark</Trans>
@@ -187,12 +187,12 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                     {...bounds("DecisionRequest", "remark")}
                     value={remark}
                     onChange={(event) => setRemark(event.target.value)}
-                    placeholder={head ? t`What is good, or what should be done` : t`What you changed, and why`}
+                    placeholder={mayDecide ? t`What is good, or what should be done` : t`What you changed, and why`}
                   />
                 </>
               )}
               <span className="decide-buttons">
-                {head && (
+                {mayDecide && (
                   <>
                     <Button
                       type="primary"
@@ -230,7 +230,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                     <Trans>Revise on the bench</Trans>
                   </Button>
                 )}
-                {(own || head) && (
+                {(own || mayDecide) && (
                   <Button
                     danger
                     onClick={() =>
@@ -244,7 +244,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                   </Button>
                 )}
               </span>
-              {head && proposal.kind !== "new" && (
+              {mayDecide && proposal.kind !== "new" && (
                 <p className="small">
                   <Trans>The current version stays in use until you approve.</Trans>
                 </p>

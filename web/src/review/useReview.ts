@@ -10,7 +10,7 @@ import {
   type Session,
 } from "../api/client";
 import { keys, libraryChanged } from "../api/keys";
-import { isHeadCoach } from "../api/session";
+import { may } from "../api/session";
 
 export type ReviewList = "open" | "returned" | "decided";
 
@@ -40,7 +40,7 @@ export function useWaiting(user: Session["user"]): number {
     refetchInterval: 60_000,
     refetchOnWindowFocus: true,
   }).data?.waiting;
-  return (isHeadCoach(user) ? waiting?.open : waiting?.returned) ?? 0;
+  return (may(user, "DECIDE_PROPOSALS") ? waiting?.open : waiting?.returned) ?? 0;
 }
 
 export function useProposal(id: number | null) {

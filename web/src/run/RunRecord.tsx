@@ -3,7 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Button, Popconfirm } from "antd";
 import { Link, useNavigate } from "react-router";
 import type { Run } from "../api/client";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { Failure } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
@@ -79,11 +79,11 @@ export function RunRecord({ run }: { run: Run }) {
 
 /** Deletes the record to make room; the logbook keeps its entry. */
 function DeleteRun({ run }: { run: Run }) {
-  const isHeadCoach = useIsHeadCoach();
+  const mayDelete = useMay("MANAGE_LOGBOOK");
   const navigate = useNavigate();
   const remove = useRemoveRun(() => navigate("/run", { replace: true }));
   return (
-    isHeadCoach && (
+    mayDelete && (
       <>
         <Failure error={remove.error} />
         <Popconfirm

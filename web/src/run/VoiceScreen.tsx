@@ -5,7 +5,7 @@ import { Button } from "antd";
 import { useRef, useState } from "react";
 import { answered, api, type VoiceSettings } from "../api/client";
 import { keys } from "../api/keys";
-import { useIsHeadCoach } from "../api/session";
+import { useMay } from "../api/session";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
 import { Loading } from "../ui/Loading";
@@ -45,7 +45,7 @@ const CHOICES = [
 /** The settings of the voice, and coaches' recordings. */
 export default function VoiceScreen() {
   const queries = useQueryClient();
-  const head = useIsHeadCoach();
+  const mayChoose = useMay("MANAGE_GYM");
   const notice = useNotice();
   const voice = useQuery({
     queryKey: keys.voice,
@@ -97,7 +97,7 @@ export default function VoiceScreen() {
                   aria-label={label}
                   options={[...options]}
                   value={now[field]}
-                  disabled={!head}
+                  disabled={!mayChoose}
                   onChange={(value) =>
                     save.mutate({ voice: now.voice, pace: now.pace, loudness: now.loudness, [field]: value })
                   }
@@ -107,7 +107,7 @@ export default function VoiceScreen() {
                 <Trans>Listen</Trans>
               </Button>
             </div>
-            {!head && (
+            {!mayChoose && (
               <p className="small">
                 <Trans>The head coach chooses the voice.</Trans>
               </p>

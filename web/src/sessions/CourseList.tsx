@@ -13,7 +13,7 @@ interface Props {
   /** The plans from today on. */
   plans: PlanRow[];
   making: string | null;
-  head: boolean;
+  mayEdit: boolean;
   next: (course: Course) => string;
   onEdit: (course: Course | "new") => void;
   onHand: (course: Course) => void;
@@ -21,7 +21,7 @@ interface Props {
 }
 
 /** The courses, each with its next session. */
-export function CourseList({ courses, plans, making, head, next, onEdit, onHand, onPress }: Props) {
+export function CourseList({ courses, plans, making, mayEdit, next, onEdit, onHand, onPress }: Props) {
   const shelve = useShelveCourse();
   const notice = useNotice();
   const used = courses.filter((course) => !course.archived);
@@ -31,7 +31,7 @@ export function CourseList({ courses, plans, making, head, next, onEdit, onHand,
     <section className="panel block" aria-label={t`Courses`}>
       <h2>
         <Trans>Courses</Trans>
-        {head && (
+        {mayEdit && (
           <Button size="small" className="beside-title" onClick={() => onEdit("new")}>
             <Trans>New course</Trans>
           </Button>
@@ -41,7 +41,7 @@ export function CourseList({ courses, plans, making, head, next, onEdit, onHand,
         <p className="small">
           <Trans>
             A course is a group that trains regularly.{" "}
-            {head ? t`Add one, and Periplus plans its next session for you.` : t`The head coach makes them.`}
+            {mayEdit ? t`Add one, and Periplus plans its next session for you.` : t`The head coach makes them.`}
           </Trans>
         </p>
       )}
@@ -53,7 +53,7 @@ export function CourseList({ courses, plans, making, head, next, onEdit, onHand,
               <div>
                 <h3>
                   {course.name}
-                  {head && (
+                  {mayEdit && (
                     <button type="button" className="link-button" onClick={() => onEdit(course)}>
                       <Trans>change</Trans>
                     </button>
@@ -95,7 +95,7 @@ export function CourseList({ courses, plans, making, head, next, onEdit, onHand,
           );
         })}
       </ul>
-      {archived.length > 0 && head && (
+      {archived.length > 0 && mayEdit && (
         <details className="small">
           <summary>
             {archived.length === 1 ? t`One course is archived` : t`${archived.length} courses are archived`}

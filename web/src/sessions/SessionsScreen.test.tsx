@@ -3,6 +3,7 @@ import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-li
 import { createMemoryRouter, RouterProvider } from "react-router";
 import { afterEach, expect, test } from "vitest";
 import { keys } from "../api/keys";
+import { accountOf } from "../testing/account";
 import { serve } from "../testing/page";
 import { Messages } from "../ui/Messages";
 import { todayInGym } from "../ui/words";
@@ -71,7 +72,7 @@ function gym(plans: object[], role = "head-coach") {
   });
   const queries = new QueryClient();
   queries.setQueryData(keys.session, {
-    user: { ...PERSON, email: "", role, numbering: "parity" },
+    user: { ...accountOf(role), ...PERSON },
     csrfToken: "",
     gym: { name: "Saltworks", isDemo: false, isBeingSetUp: false, timeZone: "Europe/Lisbon", firstWeekday: 1 },
   });

@@ -6,7 +6,7 @@ import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { Course, PlanRow } from "../api/client";
 import { keys } from "../api/keys";
-import { useIsHeadCoach, useSession } from "../api/session";
+import { useMay, useSession } from "../api/session";
 import { useCourses } from "../api/useCourses";
 import { useGym } from "../api/useGym";
 import { useNumbering } from "../api/useNumbering";
@@ -50,7 +50,7 @@ export default function SessionsScreen() {
   const coming = usePlanList(today, addDays(today, 120));
   const courses = useCourses();
   const create = useCreatePlan();
-  const head = useIsHeadCoach();
+  const mayEdit = useMay("EDIT_COURSES");
   const numbering = useNumbering();
   const navigate = useNavigate();
   const notice = useNotice();
@@ -181,7 +181,7 @@ export default function SessionsScreen() {
           courses={courses.data ?? []}
           plans={coming.data?.plans ?? []}
           making={making}
-          head={head}
+          mayEdit={mayEdit}
           next={(course) => freeDay(course)}
           onEdit={setEdited}
           onHand={(course) => byHand(course)}

@@ -2,16 +2,16 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useState } from "react";
 import { Link } from "react-router";
-import { useIsHeadCoach, useSession } from "../api/session";
+import { useMay, useSession } from "../api/session";
 
 const KEPT = "periplus.first-visit";
 
 /** Tells new visitors what to do first, until it is dismissed on this device. */
 export function FirstVisit() {
   const session = useSession().data;
-  const leads = useIsHeadCoach();
+  const mayImport = useMay("EDIT_LIBRARY");
   const [isOver, setOver] = useState(() => localStorage.getItem(KEPT) === "over");
-  if (leads && session?.gym?.isBeingSetUp) {
+  if (mayImport && session?.gym?.isBeingSetUp) {
     return (
       <section className="panel first-visit" aria-label={t`Setup`}>
         <div>
@@ -46,7 +46,7 @@ export function FirstVisit() {
             time.
           </Trans>
         </p>
-        {leads && !session?.gym?.isDemo && (
+        {mayImport && !session?.gym?.isDemo && (
           <p>
             <Trans>
               Then <Link to="/coaches">invite your coaches</Link>, <Link to="/sessions">plan a session</Link>, and{" "}

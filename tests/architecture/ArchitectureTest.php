@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Tests\Core;
+namespace Periplus\Tests\Architecture;
 
-use Periplus\Tests\Architecture\DependencyTest;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -35,6 +34,30 @@ final class ArchitectureTest extends TestCase
         ksort($named);
 
         self::assertSame($named, $folders);
+    }
+
+    public function testEveryAllowedDependencyIsUsed(): void
+    {
+        $used = [];
+        foreach (['Core' => 'core', 'App' => 'app'] as $name => $root) {
+            foreach (self::files($root) as $file => $code) {
+                $folder = $name.'\\'.strtr(\dirname($file), '/', '\\');
+                preg_match_all('~\bPeriplus\\\\((?:Core|App)\\\\[\w\\\\]+)\\\\\w+~', $code, $found);
+                foreach ($found[1] as $known) {
+                    $used[$folder][$known] = true;
+                }
+            }
+        }
+        $unused = [];
+        foreach (DependencyTest::MAY_KNOW as $folder => $known) {
+            foreach ($known as $other) {
+                if (!isset($used[$folder][$other])) {
+                    $unused[] = "$folder does not use $other";
+                }
+            }
+        }
+
+        self::assertSame([], $unused);
     }
 
     /** Each table is accessed by one folder; others use its classes. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Account;
+namespace Periplus\App\Security;
 
 /** The role of an account; the value is the Symfony role that is checked. */
 enum GymRole: string
@@ -25,6 +25,15 @@ enum GymRole: string
     public static function words(): array
     {
         return array_map(static fn (self $role): string => $role->word(), self::cases());
+    }
+
+    /** @return list<Permission> */
+    public function permissions(): array
+    {
+        return match ($this) {
+            self::HeadCoach => Permission::cases(),
+            self::Coach => [],
+        };
     }
 
     /** Returns the name used in the API. */
