@@ -10,13 +10,9 @@ use Periplus\App\Http\IfMatch;
 use Periplus\App\Security\Permission;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Invalid;
-use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\NumberedStrike;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\NumberingReview;
-use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\ReadingProblem;
-use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -29,17 +25,12 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 use function Periplus\Core\Language\t;
 
-/** The gym's numberings: listing, editing by the head coach, and translating lists. */
+/** The gym's numberings: listing, editing, and choosing one to read. */
 final readonly class NumberingController
 {
-    private const MAX_SAMPLES = 10;
-    private const MAX_CHAINS = 400;
-
     public function __construct(
         private Catalogue $catalogue,
         private GymNumberings $numberings,
-        private StoredChains $chains,
-        private Reader $reader,
         private Accounts $accounts,
     ) {
     }
@@ -62,35 +53,6 @@ final readonly class NumberingController
         $response->isNotModified($request);
 
         return $response;
-    }
-
-    /** Previews a numbering before it is saved: errors, strikes without a number, and how the library reads in it. */
-    #[Route('/api/numberings/preview', methods: 'POST')]
-    public function preview(#[MapRequestPayload(acceptFormat: 'json')] NumberingRequest $request): JsonResponse
-    {
-        $review = new NumberingReview($this->catalogue);
-        $content = $request->content();
-        $problems = $review->problems($content);
-        $stops = [] !== array_filter($problems, static fn (array $problem): bool => $problem['stops']);
-        if ($stops) {
-            return new JsonResponse([
-                'problems' => $problems,
-                'gaps' => [],
-                'differences' => [],
-                'samples' => [],
-                'changed' => 0,
-                'lookedAt' => 0,
-            ]);
-        }
-        $numbering = Numbering::of('edited', $content);
-        $other = $this->numberings->named($request->comparedWith);
-
-        return new JsonResponse([
-            'problems' => $problems,
-            'gaps' => $review->gaps($numbering),
-            'differences' => $review->differences($numbering, $other),
-            ...$this->samples($other, $numbering),
-        ]);
     }
 
     /** Saves a new or changed numbering; built-in ones cannot be changed. */
@@ -143,81 +105,6 @@ final readonly class NumberingController
         $this->accounts->readIn($user, $numbering);
 
         return new Response(status: 204);
-    }
-
-    #[Route('/api/translate', methods: 'POST')]
-    public function translate(#[MapRequestPayload(acceptFormat: 'json')] TranslateRequest $request): JsonResponse
-    {
-        $from = $this->numberings->named($request->from);
-        $to = $this->numberings->named($request->to);
-        $writer = new Writer($to);
-        $lines = preg_split('/\R/u', $request->text);
-        $lines = false === $lines ? [] : $lines;
-        if (\count($lines) > TranslateRequest::MAX_LINES) {
-            throw new Invalid(
-                t('Translate at most {maxLines} lines at a time.', maxLines: TranslateRequest::MAX_LINES),
-            );
-        }
-        $rows = [];
-        foreach ($lines as $index => $line) {
-            [$chain, $name] = array_map(trim(...), [...explode('#', $line, 2), '']);
-            if ('' === $chain) {
-                $rows[] = ['line' => $index + 1, 'text' => $line, 'written' => $line, 'problems' => []];
-                continue;
-            }
-            $reading = $this->reader->read($chain, $from, $request->stance);
-            $rows[] = [
-                'line' => $index + 1,
-                'text' => $line,
-                'written' => null === $reading->chain
-                        ? null
-                        : $writer->write(new ChainInStance($reading->chain, $request->stance))
-                            .('' === $name ? '' : ' # '.$name),
-                'problems' => array_map(
-                    static fn (ReadingProblem $problem): array => (array) $problem,
-                    $reading->problems,
-                ),
-            ];
-        }
-
-        return new JsonResponse([
-            'lines' => $rows,
-            'differences' => (new NumberingReview($this->catalogue))->differences($from, $to),
-        ]);
-    }
-
-    /**
-     * Returns combinations of the library before and after, those that change first.
-     *
-     * @return array{
-     *     samples: list<array{id: int, name: string, before: string, after: string}>,
-     *     changed: int,
-     *     lookedAt: int,
-     * }
-     */
-    private function samples(Numbering $before, Numbering $after): array
-    {
-        $rows = $this->chains->first(self::MAX_CHAINS);
-        [$changed, $same] = [[], []];
-        foreach ($rows as $row) {
-            $inStance = $this->reader->readStored($row['notation'], $row['stance']);
-            if (null === $inStance) {
-                continue;
-            }
-            $sample = [
-                'id' => $row['id'],
-                'name' => $row['name'],
-                'before' => (new Writer($before))->write($inStance),
-                'after' => (new Writer($after))->write($inStance),
-            ];
-            $sample['before'] === $sample['after'] ? ($same[] = $sample) : ($changed[] = $sample);
-        }
-
-        return [
-            'samples' => \array_slice([...$changed, ...$same], 0, self::MAX_SAMPLES),
-            'changed' => \count($changed),
-            'lookedAt' => \count($rows),
-        ];
     }
 
     /** @return array<string, mixed> */

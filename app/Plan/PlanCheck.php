@@ -18,6 +18,8 @@ use Periplus\Core\Notation\Writer;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Plan\SessionPlan;
+use Periplus\Core\Session\Programme\Programme;
+use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Session\Serializer\SessionSerializer;
 
 use function Periplus\Core\Language\t;
@@ -44,6 +46,14 @@ final readonly class PlanCheck
             array_map(static fn (array $row) => $row[0], $this->numberings->all()),
             $this->advice->advice(),
         );
+    }
+
+    /** @param array<mixed> $content a written plan */
+    public function programme(array $content): Programme
+    {
+        $reader = $this->reader();
+
+        return ProgrammeBuilder::build($reader->read($content)->plan, $reader->advice);
     }
 
     public function serializer(): SessionSerializer

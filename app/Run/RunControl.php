@@ -15,6 +15,7 @@ use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Store\Once;
 use Periplus\App\Voice\Clips;
+use Periplus\App\Wall\Push;
 use Periplus\App\Wall\Wall;
 use Periplus\App\Wall\Walls;
 use Periplus\Core\Session\Programme\Programme;

@@ -233,12 +233,12 @@ test("a backup is made, downloaded, looked at beside the gym and put in its plac
 
     await made.getByRole("button", { name: "Restore to a copy" }).click();
     const copy = page.getByRole("region", { name: "Restored copy" });
-    await expect(copy).toContainText("Combinations that would go: After the backup", { timeout: 120_000 });
+    await expect(copy).toContainText("Combinations that would be lost: After the backup", { timeout: 120_000 });
     expect(await gym.total(), "the gym itself has not changed").toBe(
       Number(gym.sql("SELECT COUNT(*) FROM combination WHERE archived_at IS NULL")),
     );
     await copy.getByRole("button", { name: "Replace the gym with it" }).click();
-    await page.getByRole("button", { name: "Import it", exact: true }).click();
+    await page.getByRole("button", { name: "Replace the gym", exact: true }).click();
     await expect(page.getByLabel("E-mail")).toBeVisible({ timeout: 120_000 });
     expect(gym.sql("SELECT COUNT(*) FROM combination WHERE name = 'After the backup'")).toBe("0");
     expect(gym.sql(`SELECT revoked_at IS NOT NULL FROM wall WHERE wall_key = '${walls[0].key}'`)).toBe("1");

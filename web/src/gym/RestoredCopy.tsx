@@ -50,8 +50,8 @@ export function RestoredCopy({ copy, now, busy, onTake, onDiscard }: Props) {
           ))}
         </tbody>
       </table>
-      <Names title={t`Combinations that would come back`} names={back} />
-      <Names title={t`Combinations that would go`} names={gone} />
+      <Names title={t`Combinations that would be added`} names={back} />
+      <Names title={t`Combinations that would be lost`} names={gone} />
       <div className="form-row">
         <Button type="primary" danger disabled={busy} onClick={onTake}>
           <Trans>Replace the gym with it</Trans>

@@ -68,7 +68,7 @@ function Shown({ status }: { status: Status }) {
       getContainer: layers,
       title: t`Replace the gym with this copy?`,
       content: t`Everything written since the backup is removed. The current gym is backed up first, and everybody has to sign in again.`,
-      okText: t`Import it`,
+      okText: t`Replace the gym`,
       onOk: () => job.ask({ kind: "take" }),
     });
   const last = status.backups[0];

@@ -2,15 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Print;
+namespace Periplus\App\Plan;
 
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\HeavyWork;
-use Periplus\App\Plan\Calendar;
-use Periplus\App\Plan\PlanCheck;
-use Periplus\App\Plan\PlanRow;
-use Periplus\App\Plan\Plans;
-use Periplus\App\Plan\Vtt;
+use Periplus\App\Print\FileResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;

@@ -2,11 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Run;
+namespace Periplus\App\Wall;
 
 use Periplus\App\Account\User;
-use Periplus\App\Wall\WallRequest;
-use Periplus\App\Wall\Walls;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;

@@ -2,16 +2,15 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Run;
+namespace Periplus\App\Voice;
 
 use Periplus\App\Account\User;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Plan\PlanCheck;
 use Periplus\App\Plan\Plans;
 use Periplus\App\Security\Permission;
 use Periplus\App\Store\Invalid;
-use Periplus\App\Voice\Clips;
-use Periplus\App\Voice\VoiceSettings;
 use Periplus\Core\Session\Wall\WallSerializer;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -31,7 +30,7 @@ final readonly class VoiceController
     private const DAYS_AROUND_TODAY = 14;
     private const MAX_PLANS = 40;
 
-    public function __construct(private Clips $clips, private Plans $plans, private Programmes $programmes)
+    public function __construct(private Clips $clips, private Plans $plans, private PlanCheck $check)
     {
     }
 
@@ -107,7 +106,7 @@ final readonly class VoiceController
     private function said(): array
     {
         return array_values(array_unique(array_merge(...array_map(
-            fn (array $content): array => WallSerializer::spoken($this->programmes->build($content)),
+            fn (array $content): array => WallSerializer::spoken($this->check->programme($content)),
             $this->plans->contentsAround(self::DAYS_AROUND_TODAY, self::MAX_PLANS),
         ))));
     }

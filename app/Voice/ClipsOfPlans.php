@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Run;
+namespace Periplus\App\Voice;
 
+use Periplus\App\Plan\PlanCheck;
 use Periplus\App\Plan\PlanRequest;
-use Periplus\App\Voice\Clips;
 use Periplus\Core\Session\Wall\WallSerializer;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
@@ -18,7 +18,7 @@ final class ClipsOfPlans
     private ?PlanRequest $planned = null;
 
     public function __construct(
-        private readonly Programmes $programmes,
+        private readonly PlanCheck $check,
         private readonly Clips $clips,
         private readonly LoggerInterface $logger,
     ) {
@@ -43,7 +43,7 @@ final class ClipsOfPlans
             return;
         }
         try {
-            $this->clips->prepare(WallSerializer::spoken($this->programmes->build($planned->content)));
+            $this->clips->prepare(WallSerializer::spoken($this->check->programme($planned->content)));
         } catch (\Throwable $failed) {
             $this->logger->error('Calls could not be spoken: '.$failed->getMessage());
         }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Run;
+namespace Periplus\App\Voice;
 
 /** The text whose recorded clip is to be deleted. */
 final readonly class ForgetClipRequest

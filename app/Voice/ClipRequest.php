@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Run;
+namespace Periplus\App\Voice;
 
 /** A clip that a coach recorded. */
 final readonly class ClipRequest

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Print;
+namespace Periplus\App\Plan;
 
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\PlainText;
-use Periplus\App\Plan\Plan;
+use Periplus\App\Print\Sheet;
 use Periplus\Core\Session\Advice\Advice;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Load\LoadCounter;
