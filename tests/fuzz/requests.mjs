@@ -14,7 +14,7 @@ const COUNT = Number(process.argv[2] ?? 100_000);
 const SEED = Number(process.argv[3] ?? Date.now() % 1_000_000);
 const AT_ONCE = 6;
 /** No longer than this, ms. */
-const MOST = 30 * 60_000;
+const MAX_DURATION_MS = 30 * 60_000;
 /** What a 503 may say: the server has too much to do at once. */
 const MEANT = new Set(["busy"]);
 
@@ -287,7 +287,7 @@ const faults = [];
 const began = Date.now();
 let sent = 0;
 await putRight();
-while (sent < COUNT && Date.now() - began < MOST && faults.length < 20) {
+while (sent < COUNT && Date.now() - began < MAX_DURATION_MS && faults.length < 20) {
   const batch = Array.from({ length: Math.min(2000, COUNT - sent) }, () => ({ one: request(), who: any([0, 0, 0, 1, 1, 2]) }));
   const work = async () => {
     for (let next = batch.pop(); next; next = batch.pop()) {

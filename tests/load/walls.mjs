@@ -1,13 +1,13 @@
 /**
  * Screens that listen to one session of a running gym, and a coach who presses: how long until each screen is told, what
- * the servers use of a core meanwhile, and how much memory they take. Run by bin/periplus benchmark wall [MOST].
+ * the servers use of a core meanwhile, and how much memory they take. Run by bin/periplus benchmark wall [MAX_WALLS].
  */
 import { readdirSync, readFileSync, readlinkSync } from "node:fs";
 import http from "node:http";
 
 const BASE = process.env.PERIPLUS_URL;
 const STATE = process.env.PERIPLUS_STATE;
-const MOST = Number(process.argv[2] ?? 1000);
+const MAX_WALLS = Number(process.argv[2] ?? 1000);
 const PRESSES = 40;
 /** ms between two presses */
 const BETWEEN = 250;
@@ -94,7 +94,7 @@ const screens = [];
 const empty = memory("nginx");
 
 console.log("screens   told, median / slowest ms   all told   of a core: web server idle / pressed, PHP pressed   web server MB (MB a screen)");
-for (const count of [...new Set([200, Math.round(MOST / 2), MOST])].sort((a, b) => a - b)) {
+for (const count of [...new Set([200, Math.round(MAX_WALLS / 2), MAX_WALLS])].sort((a, b) => a - b)) {
   while (screens.length < count) {
     // As a gym opens: some at a time.
     screens.push(...(await Promise.all(Array.from({ length: Math.min(20, count - screens.length) }, () => screen(run.followKey, (seen) => gone[seen] && arrivals.push(performance.now() - gone[seen]))))));

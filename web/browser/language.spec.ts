@@ -73,13 +73,12 @@ function dataOf(page: Page): () => Promise<Set<string>> {
   page.on("response", (response: Response) => {
     const type = response.headers()["content-type"] ?? "";
     if (response.url().includes("/api/") && type.includes("json")) {
-      // A request that its screen has given up has no body.
-      answers.push(
-        response.text().then(
-          (body) => (type.includes("ndjson") ? body.split("\n") : [body]),
-          () => [],
-        ),
-      );
+      // Chromium does not always keep the body of a streamed answer: the same is asked again then.
+      const body = response
+        .text()
+        .catch(() => page.request.fetch(response.request()).then((again) => again.text()))
+        .catch(() => "");
+      answers.push(body.then((text) => (type.includes("ndjson") ? text.split("\n") : [text])));
     }
   });
   return async () => {

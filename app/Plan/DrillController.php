@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Vocabulary;
+namespace Periplus\App\Plan;
 
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\Parameter;
