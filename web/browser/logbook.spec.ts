@@ -170,7 +170,7 @@ test("a session is logged on a phone without the network, sent once when it is b
   ]);
 
   await page.goto(`/logbook/${entry.id}`);
-  await page.getByRole("button", { name: "Remove it" }).tap();
+  await page.getByRole("button", { name: "Delete", exact: true }).tap();
   await page.getByRole("button", { name: "Undo" }).tap();
   await expect.poll(async () => (await logged()).length).toBe(1);
   await page.goto("/library?q=drilled+1+day");

@@ -211,3 +211,43 @@ test("a wall says how well it is set, and its calls are heard within 20 ms of th
   await expect.poll(async () => (await measure()).count).toBeGreaterThan(30);
   expect((await measure()).worst).toBeLessThanOrEqual(20);
 });
+
+test("two to six levels fit on a wall and on a phone, and none covers another", async ({ browser, baseURL }) => {
+  const { api, headers } = await signInAt(baseURL ?? "", HEAD_COACH);
+  for (const count of [2, 3, 6]) {
+    const key = await newWall(api, headers, `Levels ${count}`);
+    const { walls } = await (await api.get("/api/walls")).json();
+    const tracks = Array.from({ length: count }, (_, track) => ({
+      name: `Level ${track + 1}`,
+      level: (track % 3) + 1,
+    }));
+    const lanes = tracks.map((_, track) => ({ track, sets: [{ combinations: ["1 2 3 step-out 14l exit"] }] }));
+    const round = { seconds: 600, sets: [{ combinations: ["1 2"] }], tracks: lanes };
+    const content = { rules: "kickboxing", tracks, blocks: [{ kind: "rounds", rounds: [round] }] };
+    const plan = await (await api.post("/api/plans", { headers, data: { name: `Levels ${count}`, content } })).json();
+    const { id } = walls.find((wall: { key: string }) => wall.key === key);
+    await api.post("/api/runs", { headers, data: { id: `levels-${count}-${Date.now()}`, plan: plan.id, walls: [id] } });
+    const page = await open(browser, `${baseURL}/wall/${key}`);
+    for (const [width, height] of [
+      [1920, 1080],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      await expect(page.locator(".wall-track")).toHaveCount(count);
+      // The words of a track end above its bar, and its bar above the next track or beside it.
+      const covered = await page.locator(".wall-track").evaluateAll((all) =>
+        all.flatMap((track, index) => {
+          const { top, bottom, left, right } = track.getBoundingClientRect();
+          const text = track.querySelector(".wall-track-what")?.getBoundingClientRect();
+          const over = all.slice(index + 1).some((other) => {
+            const box = other.getBoundingClientRect();
+            return box.top < bottom - 1 && box.bottom > top + 1 && box.left < right - 1 && box.right > left + 1;
+          });
+          const outside = !text || text.bottom > bottom + 1 || text.right > right + 1 || bottom > innerHeight + 1;
+          return over || outside ? [`track ${index + 1}`] : [];
+        }),
+      );
+      expect(covered, `${count} levels at ${width}`).toEqual([]);
+    }
+  }
+});

@@ -129,7 +129,7 @@ function Entry({ entry }: { entry: LogEntry }) {
             </Link>
           )}
           <Button onClick={() => put(entry.removed)} loading={shelve.isPending}>
-            {entry.removed ? t`Restore it` : t`Remove it`}
+            {entry.removed ? t`Restore` : t`Delete`}
           </Button>
         </span>
       </header>

@@ -55,7 +55,7 @@ export function CourseList({ courses, plans, making, mayEdit, next, onEdit, onHa
                   {course.name}
                   {mayEdit && (
                     <button type="button" className="link-button" onClick={() => onEdit(course)}>
-                      <Trans>change</Trans>
+                      <Trans>Edit</Trans>
                     </button>
                   )}
                 </h3>

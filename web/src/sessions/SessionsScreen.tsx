@@ -231,7 +231,7 @@ export default function SessionsScreen() {
             </>
           )}
           <h2>
-            <Trans>Export</Trans>
+            <Trans>Export and import</Trans>
           </h2>
           <p className="small">
             <Trans>

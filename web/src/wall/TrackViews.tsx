@@ -8,6 +8,9 @@ import { sizeOf, stateWord } from "./words";
 /** Time in ms for which each stance is shown in turn. */
 const TURN_MS = 5000;
 
+/** More tracks than these are shown in two columns. */
+const MAX_ONE_BELOW_THE_OTHER = 3;
+
 /** The wall while each track does its own work: a line and a light for each. */
 export function TrackViews({
   moments,
@@ -18,8 +21,9 @@ export function TrackViews({
   programme: Programme;
   stopped: boolean;
 }) {
+  const many = moments.length > MAX_ONE_BELOW_THE_OTHER ? "wall-tracks-many" : "";
   return (
-    <div className={`wall wall-tracks ${stopped ? "is-stopped" : ""}`}>
+    <div className={`wall wall-tracks ${many} ${stopped ? "is-stopped" : ""}`}>
       <header className="wall-head">
         <span className="wall-title">{moments[0]?.title}</span>
         <strong className="wall-state">{stopped ? t`Paused` : ""}</strong>
