@@ -56,8 +56,8 @@ export function NumberingChoice() {
       </fieldset>
       <p className="small">
         <Trans>
-          You call them otherwise? <Link to={`/numbering/${ofGym ?? "parity"}`}>Make a numbering of your own</Link> from
-          the nearest one, then come back with “Set up”.
+          Do you use other numbers? <Link to={`/numbering/${ofGym ?? "parity"}`}>Make a numbering of your own</Link>{" "}
+          from the nearest one, then come back with “Set up”.
         </Trans>
       </p>
     </>

@@ -57,7 +57,7 @@ export function CombinationPick({
         placeholder={placeholder}
         aria-label={label}
         className={className}
-        notFoundContent={away ? t`No connection; try again when it is back` : isOld ? t`Looking` : t`Nothing found`}
+        notFoundContent={away ? t`No connection; try again when it is back` : isOld ? t`Searching …` : t`Nothing found`}
         options={[
           ...(chosen && typed === "" && !rows.some(({ id }) => id === chosen.id)
             ? [{ value: chosen.id, label: chosen.name }]

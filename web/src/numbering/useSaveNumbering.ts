@@ -15,7 +15,7 @@ export function useSaveNumbering() {
           body,
         }),
       ),
-    // Everything written in it reads differently now.
+    // Everything that is shown in this numbering has changed.
     onSuccess: () => queries.invalidateQueries(),
   });
 }

@@ -39,7 +39,7 @@ export default function DueScreen() {
         {course && <PlanIt course={course} />}
       </ReportHead>
       <Failure error={list.error} onRetry={() => list.refetch()} />
-      {list.isPending && asked.course !== undefined && <Loading what={t`Looking back`} />}
+      {list.isPending && asked.course !== undefined && <Loading what={t`Loading what is due`} />}
       {courses?.length === 0 && (
         <div className="panel empty">
           <h2>

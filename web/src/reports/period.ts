@@ -13,7 +13,7 @@ export const SPANS = [
 const iso = (day: Date) =>
   `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, "0")}-${String(day.getDate()).padStart(2, "0")}`;
 
-/** Returns the Monday so many weeks back, counting this week. */
+/** Returns the Monday of the first of that many weeks, of which this week is the last. */
 export function weeksBack(weeks: number, today: Date): string {
   const monday = new Date(today);
   monday.setDate(monday.getDate() - ((monday.getDay() + 6) % 7) - 7 * (weeks - 1));

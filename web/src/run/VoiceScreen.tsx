@@ -149,7 +149,7 @@ export default function VoiceScreen() {
                   />
                   {clip.recorded && (
                     <Button size="small" onClick={() => forget.mutate(clip.text)}>
-                      <Trans>The voice again</Trans>
+                      <Trans>Use the voice</Trans>
                     </Button>
                   )}
                 </li>

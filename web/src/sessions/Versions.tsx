@@ -44,7 +44,7 @@ export function Versions({ plan, planner, onClose }: { plan: Plan; planner: Plan
   return (
     <Drawer getContainer={layers} open onClose={onClose} title={t`History`} size={420}>
       <Failure error={versions.error} />
-      {versions.isPending && <Loading what={t`Looking`} />}
+      {versions.isPending && <Loading what={t`Loading the versions`} />}
       <ul className="plan-rows">
         {versions.data?.versions.map((one) => (
           <li key={one.version}>
