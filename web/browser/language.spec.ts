@@ -74,9 +74,10 @@ function dataOf(page: Page): () => Promise<Set<string>> {
     const type = response.headers()["content-type"] ?? "";
     if (response.url().includes("/api/") && type.includes("json")) {
       // Chromium does not always keep the body of a streamed answer: the same is asked again then.
+      const again = () => page.request.fetch(response.request()).then((answer) => answer.text());
       const body = response
         .text()
-        .catch(() => page.request.fetch(response.request()).then((again) => again.text()))
+        .then((text) => (text.trim() === "" ? again() : text), again)
         .catch(() => "");
       answers.push(body.then((text) => (type.includes("ndjson") ? text.split("\n") : [text])));
     }
