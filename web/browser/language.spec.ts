@@ -1,4 +1,4 @@
-import type { Page, Response } from "@playwright/test";
+import type { Page } from "@playwright/test";
 import { expect, HEAD_COACH, test } from "./gym";
 
 // English with accents: a text without them comes from no catalogue.
@@ -67,24 +67,26 @@ function wordsOf(value: unknown, isData: boolean, into: Set<string>): void {
   }
 }
 
-/** Collects the answers that a page loads; the function returns the words of the gym's data in them. */
-function dataOf(page: Page): () => Promise<Set<string>> {
-  const answers: Promise<string[]>[] = [];
-  page.on("response", (response: Response) => {
-    const type = response.headers()["content-type"] ?? "";
-    if (response.url().includes("/api/") && type.includes("json")) {
-      // Chromium does not always keep the body of a streamed answer: the same is asked again then.
-      const again = () => page.request.fetch(response.request()).then((answer) => answer.text());
-      const body = response
-        .text()
-        .then((text) => (text.trim() === "" ? again() : text), again)
-        .catch(() => "");
-      answers.push(body.then((text) => (type.includes("ndjson") ? text.split("\n") : [text])));
+/** Passes the answers of the server on to a page; the function returns the words of the gym's data in them. */
+async function dataOf(page: Page): Promise<() => Set<string>> {
+  const lines: string[] = [];
+  await page.route("**/api/**", async (route) => {
+    try {
+      const response = await route.fetch();
+      const type = response.headers()["content-type"] ?? "";
+      if (type.includes("json")) {
+        const body = await response.text();
+        lines.push(...(type.includes("ndjson") ? body.split("\n") : [body]));
+      }
+      await route.fulfill({ response });
+    } catch {
+      // The page has given up the request.
+      await route.abort().catch(() => undefined);
     }
   });
-  return async () => {
+  return () => {
     const words = new Set<string>();
-    for (const line of (await Promise.all(answers)).flat()) {
+    for (const line of lines) {
       if (line.trim()) {
         wordsOf(JSON.parse(line), false, words);
       }
@@ -125,12 +127,14 @@ async function plainTexts(page: Page): Promise<string[]> {
 }
 
 /** Opens a screen and expects that all of its texts come from a catalogue or are data. */
-async function expectTranslated(page: Page, dataOfPage: () => Promise<Set<string>>, address: string): Promise<void> {
+async function expectTranslated(page: Page, dataOfPage: () => Set<string>, address: string): Promise<void> {
   await page.goto(address);
   await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
   await page.waitForLoadState("networkidle");
-  const data = await dataOfPage();
-  const plain = (await plainTexts(page)).filter((text) =>
+  const texts = await plainTexts(page);
+  // Read after the texts, so that it has all that they were made of.
+  const data = dataOfPage();
+  const plain = texts.filter((text) =>
     (text.match(/\p{L}+/gu) ?? []).some(
       (word) => /^[a-z]*[aeiou][a-z]*$/i.test(word) && !FOREIGN.test(word) && !data.has(word.toLowerCase()),
     ),
@@ -164,12 +168,12 @@ const SCREENS = [
 ];
 
 test("the sign-in comes from the catalogue", async ({ page }) => {
-  await expectTranslated(page, dataOf(page), "/");
+  await expectTranslated(page, await dataOf(page), "/");
 });
 
 for (const address of SCREENS) {
   test(`all texts of ${address.split("?")[0]} come from a catalogue`, async ({ page }) => {
-    const data = dataOf(page);
+    const data = await dataOf(page);
     await page.goto("/");
     await page.locator("input").nth(0).fill(HEAD_COACH.email);
     await page.locator("input").nth(1).fill(HEAD_COACH.password);
