@@ -131,15 +131,18 @@ async function expectTranslated(page: Page, dataOfPage: () => Set<string>, addre
   await page.goto(address);
   await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
   await page.waitForLoadState("networkidle");
-  const texts = await plainTexts(page);
-  // Read after the texts, so that it has all that they were made of.
-  const data = dataOfPage();
-  const plain = texts.filter((text) =>
-    (text.match(/\p{L}+/gu) ?? []).some(
-      (word) => /^[a-z]*[aeiou][a-z]*$/i.test(word) && !FOREIGN.test(word) && !data.has(word.toLowerCase()),
-    ),
-  );
-  expect([...new Set(plain)], address).toEqual([]);
+  const untranslated = async () => {
+    const texts = await plainTexts(page);
+    // Read after the texts, so that it has all that they were made of.
+    const data = dataOfPage();
+    const plain = texts.filter((text) =>
+      (text.match(/\p{L}+/gu) ?? []).some(
+        (word) => /^[a-z]*[aeiou][a-z]*$/i.test(word) && !FOREIGN.test(word) && !data.has(word.toLowerCase()),
+      ),
+    );
+    return [...new Set(plain)];
+  };
+  await expect.poll(untranslated, { message: address }).toEqual([]);
 }
 
 const SCREENS = [
