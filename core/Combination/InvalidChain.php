@@ -14,7 +14,7 @@ final class InvalidChain extends \DomainException
 {
     public static function target(Strike $strike, Target $target): self
     {
-        $may = implode(' or ', array_map(static fn (Target $t): string => $t->word(), $strike->targets));
+        $may = implode(t(' or '), array_map(static fn (Target $t): string => $t->word(), $strike->targets));
 
         return new self(
             t(

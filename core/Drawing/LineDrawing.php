@@ -270,7 +270,7 @@ final readonly class LineDrawing
         $wait = null === $link ? 0 : self::ms($link->wait);
         $verdict = match ($link?->verdict) {
             null => '',
-            Verdict::Flows => $wait > 0 ? t(' Flows, {wait} ms. ', wait: $wait) : ' Flows. ',
+            Verdict::Flows => $wait > 0 ? t(' Flows, {wait} ms. ', wait: $wait) : t(' Flows. '),
             Verdict::Reload => t(' Reload of {wait} ms. ', wait: $wait),
             Verdict::Breaks => t(' Breaks: {wait} ms. ', wait: $wait),
         };

@@ -33,7 +33,6 @@ final class ChainParser
     public const MAX_NESTING = 3;
     /** Maximum repeats of a [ ]. */
     public const MAX_REPEATS = 20;
-    private const A_STRIKE = 'a strike, such as 2 or "cross"';
 
     private int $depth = 0;
     private Stance $running;
@@ -75,7 +74,7 @@ final class ChainParser
     {
         $this->chain();
         if ([] === $this->items && !$this->diagnostics->hasProblems()) {
-            $this->diagnostics->problem($this->tokens->whole(), t('There is no strike here yet.'), self::A_STRIKE, [
+            $this->diagnostics->problem($this->tokens->whole(), t('There is no strike here yet.'), self::aStrike(), [
                 '1 2',
             ]);
         }
@@ -333,7 +332,7 @@ final class ChainParser
         try {
             return $item?->with(feint: $feint || $item->feint, joined: $joined);
         } catch (InvalidChain $invalid) {
-            $this->diagnostics->problem($span, $invalid->getMessage(), self::A_STRIKE);
+            $this->diagnostics->problem($span, $invalid->getMessage(), self::aStrike());
 
             return null;
         }
@@ -450,7 +449,7 @@ final class ChainParser
             $this->diagnostics->problem(
                 $plus->span,
                 t('A + joins the strike after it, and there is none.'),
-                self::A_STRIKE,
+                self::aStrike(),
                 ['+14'],
             );
 
@@ -604,6 +603,11 @@ final class ChainParser
         }
     }
 
+    private static function aStrike(): string
+    {
+        return t('a strike, such as 2 or "cross"');
+    }
+
     /** Reads ! ~ or > after a strike. */
     private function suffix(): void
     {
@@ -613,7 +617,7 @@ final class ChainParser
         $name = match ($token->text) {
             '!' => t('A ! marks a hard strike'),
             '~' => t('A ~ marks a light strike'),
-            default => 'A > marks a kick that lands forward',
+            default => t('A > marks a kick that lands forward'),
         };
         if (
             '>' === $token->text

@@ -12,6 +12,8 @@ use Periplus\Core\Technique\Head;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Role;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Decides which hand or leg a noun without a side means: the one that a slip or roll has loaded, otherwise the usual
  * one for the noun, otherwise the one opposite to the strike before. Common practice, no source.
@@ -60,7 +62,9 @@ final readonly class DefaultRole
             if (null !== $side) {
                 return new self(
                     $side,
-                    \sprintf('which the %s %s', $loaded->name(), $isArm ? 'loads' : 'leaves free'),
+                    $isArm
+                        ? t('which the {move} loads', move: $loaded->name())
+                        : t('which the {move} leaves free', move: $loaded->name()),
                     isset(self::HABIT[$family]) && self::HABIT[$family] !== $side,
                 );
             }
@@ -69,29 +73,29 @@ final readonly class DefaultRole
         if (isset(self::HABIT[$family])) {
             $habit = self::HABIT[$family];
 
-            return new self($habit, 'as usual', $was === $habit && $last?->strike->limb->isArm() === $isArm);
+            return new self($habit, t('as usual'), $was === $habit && $last?->strike->limb->isArm() === $isArm);
         }
         if (null === $last || null === $was) {
             return new self(
                 self::FIRST[$family] ?? Role::Lead,
-                'as usual at the start',
+                t('as usual at the start'),
                 str_ends_with($family, 'elbow'),
             );
         }
         if (Role::Lead === $was && 'straight' === $last->strike->family && isset(self::AFTER_JAB[$family])) {
             return new self(
                 self::AFTER_JAB[$family],
-                \sprintf('as usual after the %s', $last->strike->name),
+                t('as usual after the {strike}', strike: $last->strike->name),
                 false,
             );
         }
         if (!$isArm && $last->strike->limb->isArm()) {
-            return new self(Role::Rear, 'as usual', false);
+            return new self(Role::Rear, t('as usual'), false);
         }
 
         return new self(
             $was->other(),
-            \sprintf('opposite to the %s before it', $last->strike->name),
+            t('opposite to the {strike} before it', strike: $last->strike->name),
             $family === $last->strike->family || ('hook' === $family && Role::Lead === $was),
         );
     }

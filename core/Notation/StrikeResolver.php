@@ -243,7 +243,7 @@ final readonly class StrikeResolver
             $this->diagnostics->problem(
                 '' === $phrase->noun ? $phrase->head : $phrase->span,
                 $invalid->getMessage(),
-                implode(' or ', array_map(static fn (Target $t): string => $t->word(), $strike->targets)),
+                implode(t(' or '), array_map(static fn (Target $t): string => $t->word(), $strike->targets)),
                 '' === $phrase->noun ? self::targets($phrase->code, $strike) : [$strike->name],
             );
 

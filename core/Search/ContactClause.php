@@ -19,7 +19,7 @@ final readonly class ContactClause implements Clause
 
     public function says(): string
     {
-        return ($this->wanted ? 'goes ' : t('nothing goes ')).$this->contact->words();
+        return ($this->wanted ? t('goes ') : t('nothing goes ')).$this->contact->words();
     }
 
     public function text(): string

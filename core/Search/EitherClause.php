@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
+use function Periplus\Core\Language\t;
+
 /** Clauses of which one has to hold. */
 final readonly class EitherClause implements Clause
 {
@@ -14,7 +16,7 @@ final readonly class EitherClause implements Clause
 
     public function says(): string
     {
-        return implode(', or ', array_map(static fn (Clause $clause): string => $clause->says(), $this->clauses));
+        return implode(t(', or '), array_map(static fn (Clause $clause): string => $clause->says(), $this->clauses));
     }
 
     public function text(): string

@@ -206,7 +206,9 @@ final readonly class ItemPatternReader
         $pattern = new ItemPattern(
             $codes,
             $feint,
-            ($feint ? 'a fake ' : 'a ').$says.(null === $target ? '' : t(' to the {target}', target: $target->word())),
+            ($feint ? t('a fake ') : t('a '))
+                .$says
+                .(null === $target ? '' : t(' to the {target}', target: $target->word())),
         );
 
         $patterns = array_fill(0, max(1, $phrase->times), $pattern);

@@ -7,6 +7,8 @@ namespace Periplus\Core\Search;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Similarity\Family;
 
+use function Periplus\Core\Language\t;
+
 /**
  * Items at a place in the chain. The items of a run follow each other directly; between two runs ("then") there may be
  * anything, and after the end of a chain the exit footwork. Free strikes and beats match no term for a strike or move.
@@ -23,10 +25,10 @@ final readonly class ItemsClause implements Clause
     public function says(): string
     {
         $says = implode(
-            ', then later ',
+            t(', then later '),
             array_map(
                 static fn (array $run): string => implode(
-                    ' and directly ',
+                    t(' and directly '),
                     array_map(static fn (ItemPattern $pattern): string => $pattern->says, $run),
                 ),
                 $this->runs,

@@ -382,7 +382,12 @@ final readonly class SearchReader
             null !== $contact => new ContactClause($contact, 'no' !== $first, $text),
             null !== $place => $this->items($place, $pieces, $rest, $text, $stance),
             'length' === $first => $this->length($pieces, $value, $text),
-            isset(self::STATUSES[$first]) => new FieldClause('status', self::STATUSES[$first], 'is '.$first, $text),
+            isset(self::STATUSES[$first]) => new FieldClause(
+                'status',
+                self::STATUSES[$first],
+                t('is {status}', status: $first),
+                $text,
+            ),
             null !== Verdict::tryFrom($first) => new FieldClause(
                 'verdict',
                 $first,

@@ -83,7 +83,7 @@ final readonly class MendSerializer
 
         return [
             'words' => implode(
-                ', and ',
+                t(', and '),
                 array_map(static fn (Edit $edit): string => self::words($edit, $before->inStance->chain), $mend->edits),
             ),
             'edits' => array_map(
@@ -119,7 +119,7 @@ final readonly class MendSerializer
 
     private static function item(?Item $item): string
     {
-        return $item instanceof Beat ? 'a beat' : $item?->name() ?? '';
+        return $item instanceof Beat ? t('a beat') : $item?->name() ?? '';
     }
 
     /** Returns the name of the item, with its number where the name occurs more than once: "second cross". */
@@ -130,10 +130,17 @@ final readonly class MendSerializer
         if (1 === \count($places)) {
             return $name;
         }
-        $number = (int) array_search($index, $places, true);
+        $number = 1 + (int) array_search($index, $places, true);
+        $ordinal = match ($number) {
+            1 => t('first'),
+            2 => t('second'),
+            3 => t('third'),
+            4 => t('fourth'),
+            5 => t('fifth'),
+            6 => t('sixth'),
+            default => t('{number}th', number: $number),
+        };
 
-        return (['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][$number] ?? \sprintf('%dth', $number + 1))
-            .' '
-            .$name;
+        return $ordinal.' '.$name;
     }
 }

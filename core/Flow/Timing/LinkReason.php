@@ -228,7 +228,7 @@ final class LinkReason
         $before = null === $by ? null : $items[$by];
 
         return $before instanceof StrikeItem && $before->strike === $item->strike
-            ? 'next '.$item->strike->name
+            ? t('next {strike}', strike: $item->strike->name)
             : $item->strike->name;
     }
 }

@@ -143,7 +143,7 @@ final readonly class Parameters
                     'a text of at most {most} characters.',
                     most: $parameter->most,
                 ),
-                ParameterKind::Choice => implode(' or ', array_keys($parameter->choices)).'.',
+                ParameterKind::Choice => implode(t(' or '), array_keys($parameter->choices)).'.',
                 ParameterKind::Choices => t('a list of at least one of ').
                     implode(', ', array_keys($parameter->choices)).
                     '.',

@@ -94,7 +94,7 @@ final class PlanReader
             'blocks',
             t('Blocks'),
             self::MAX_BLOCKS,
-            static fn (int $index): string => 'Block '.($index + 1),
+            static fn (int $index): string => t('Block {number}', number: $index + 1),
         );
         foreach ($writtenBlocks as $block) {
             $blocks[] = $this->block($block, $head, $rounds);
@@ -218,7 +218,7 @@ final class PlanReader
             'rounds',
             t('Rounds'),
             SessionPlan::MAX_ROUNDS,
-            static fn (int $index): string => $name.', round '.($index + 1),
+            static fn (int $index): string => t('{block}, round {number}', block: $name, number: $index + 1),
         );
         foreach ($writtenRounds as $round) {
             $done = $this->round($round, $plan);
@@ -283,7 +283,7 @@ final class PlanReader
             'sets',
             t('Sets'),
             self::MAX_SETS,
-            static fn (int $index): string => $fields->where.', set '.($index + 1),
+            static fn (int $index): string => t('{place}, set {number}', place: $fields->where, number: $index + 1),
         );
         $seconds =
             $fields->optional('seconds', t('The work of a round in seconds'), 5, self::MAX_ROUND_SECONDS)
@@ -317,7 +317,7 @@ final class PlanReader
             'tracks',
             t('Tracks of a round'),
             self::MAX_TRACKS,
-            static fn (int $index): string => $fields->where.', track '.($index + 1),
+            static fn (int $index): string => t('{place}, track {number}', place: $fields->where, number: $index + 1),
         );
         if ([] === $sets && [] === $tracks) {
             $fields->problem(t('This round has no set yet. Drop a combination in, or choose a drill.'), 'sets', false);
@@ -423,7 +423,7 @@ final class PlanReader
             'sets',
             t('Sets'),
             self::MAX_SETS,
-            static fn (int $index): string => $fields->where.', set '.($index + 1),
+            static fn (int $index): string => t('{place}, set {number}', place: $fields->where, number: $index + 1),
         );
 
         return new Lane(
@@ -715,7 +715,7 @@ final class PlanReader
                 'tracks',
                 t('Tracks'),
                 self::MAX_TRACKS,
-                static fn (int $index): string => 'Track '.($index + 1),
+                static fn (int $index): string => t('Track {number}', number: $index + 1),
             ),
         );
     }

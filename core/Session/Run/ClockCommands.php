@@ -11,8 +11,6 @@ use function Periplus\Core\Language\t;
 /** Applies the commands that only move the clock. They need the length of the programme and its waits only. */
 final readonly class ClockCommands
 {
-    public const ENDED = 'This session has ended.';
-
     /** @param list<int> $waits moments, in ms, at which the clock waits for the coach, in their order */
     public function __construct(private int $lengthMs, private array $waits)
     {
@@ -31,7 +29,7 @@ final readonly class ClockCommands
     public function after(RunState $state, RunCommand $command, int $now): RunChange
     {
         if (null !== $state->endedMs) {
-            throw new CommandRefused(self::ENDED);
+            throw new CommandRefused(t('This session has ended.'));
         }
 
         return match ($command->kind) {

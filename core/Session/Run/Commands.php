@@ -34,7 +34,7 @@ final readonly class Commands
             return ClockCommands::of($this->programme)->after($state, $command, $now);
         }
         if (null !== $state->endedMs) {
-            throw new CommandRefused(ClockCommands::ENDED);
+            throw new CommandRefused(t('This session has ended.'));
         }
 
         return match ($command->kind) {
