@@ -59,7 +59,7 @@ final class Accounts extends ServiceEntityRepository implements UserProviderInte
                 [$user->id()],
             );
         } catch (ConnectionException) {
-            // Nobody is signed out because the database is down: routes that need it answer 503.
+            // Coaches stay signed in while the database is down; routes that need it answer 503.
             return $user;
         }
         if (false === $row || (int) $row['sessions_ended'] !== $user->sessionsEnded()) {
@@ -112,7 +112,7 @@ final class Accounts extends ServiceEntityRepository implements UserProviderInte
         return $this->findBy(['active' => true], ['name' => 'ASC']);
     }
 
-    /** @return list<int> ids of whoever has this name, or a last name that begins so */
+    /** @return list<int> ids of the accounts with this name, or with a last name that begins with it */
     public function named(string $beginning): array
     {
         $like = addcslashes($beginning, '%_\\').'%';

@@ -173,7 +173,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
      *     name: string,
      *     numbering: string|null,
      *     sessions_ended: int|string,
-     * } $row as it is stored
+     * } $row the stored account
      */
     public function isStill(array $row): bool
     {

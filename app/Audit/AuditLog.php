@@ -24,7 +24,7 @@ final class AuditLog extends ServiceEntityRepository
     }
 
     /**
-     * @param int|null $user id of who did it; null for nobody who was signed in
+     * @param int|null $user id of who did it; null without a sign-in
      * @param string $what stable, such as "combination.updated"
      * @param string $says what was done, to be read after the name of who did it
      * @param string|null $subject what it was done to, such as "combination/12"

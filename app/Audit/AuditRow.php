@@ -7,7 +7,7 @@ namespace Periplus\App\Audit;
 /** One line of the audit log as it is shown. */
 final readonly class AuditRow implements \JsonSerializable
 {
-    /** @param string|null $who null for what nobody did who was signed in */
+    /** @param string|null $who null for changes without a sign-in */
     public function __construct(
         public int $id,
         public \DateTimeImmutable $at,

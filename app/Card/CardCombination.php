@@ -6,7 +6,7 @@ namespace Periplus\App\Card;
 
 use Periplus\Core\Technique\Stance;
 
-/** A combination as it was when the card was made, so that the card does not change later. */
+/** A copy of a combination on a card, so that later changes of the library do not change the card. */
 final readonly class CardCombination
 {
     /** @param string $notation in parity numbering */

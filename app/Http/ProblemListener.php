@@ -125,8 +125,8 @@ final readonly class ProblemListener
             self::ENGINE === $code && str_contains($cause->getMessage(), '28') => ProblemResponse::of(
                 503,
                 'disk-full',
-                t('The disk of the gym\'s server is full, so nothing was saved. Whoever looks after the server has to '
-                    .'make room; then try again.'),
+                t('The disk of the gym\'s server is full, so nothing was saved. Free some space there, then '
+                    .'try again.'),
             ),
             self::READ_ONLY === $code => ProblemResponse::of(
                 503,

@@ -13,7 +13,7 @@ final readonly class EntryDraft
 {
     /**
      * @param string $day such as 2026-11-26
-     * @param User|null $coach who coached; null where nobody here has that name
+     * @param User|null $coach who coached; null when there is no coach of that name
      * @param int|null $effort how hard it felt, 0 to 10
      * @param bool $isChecked whether a coach has looked at it
      * @param list<DrilledRow> $drilled

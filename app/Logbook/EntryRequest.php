@@ -14,7 +14,7 @@ final readonly class EntryRequest
     public const MAX_COMBINATIONS = 40;
 
     /**
-     * @param string|null $id chosen by whoever writes, so that what is sent twice is there once; only for a new entry
+     * @param string|null $id chosen by the client, so that a repeated request stores one entry; only for a new entry
      * @param string $day such as 2026-11-26
      * @param array<int|string, int> $levels athletes by level
      * @param list<array{
@@ -26,7 +26,7 @@ final readonly class EntryRequest
      *     combination: int,
      *     minutes: float|int,
      *     stance?: string,
-     * }>|null $combinations what was drilled; null leaves it as it is, as for a session that ran
+     * }>|null $combinations what was drilled; null keeps what is recorded, as for a session that ran
      */
     public function __construct(
         #[Assert\Regex('/^\d{4}-\d\d-\d\d$/D', message: 'A day is written as 2026-11-26.')]

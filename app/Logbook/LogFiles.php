@@ -504,7 +504,7 @@ final readonly class LogFiles
         );
     }
 
-    /** @return array{string, int|null}|null the chain as it is stored, and the combination in use that has it */
+    /** @return array{string, int|null}|null the canonical chain, and the combination in use that has it */
     private function chain(mixed $notation, Stance $stance, string $where): ?array
     {
         if (!\is_string($notation) || '' === $notation) {

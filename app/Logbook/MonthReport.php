@@ -64,7 +64,7 @@ final readonly class MonthReport
      *     athletes: int|null,
      *     effort: float|null,
      *     unchecked: int,
-     * } how many came a session on the mean, how hard it felt, and how many entries nobody has looked at
+     * } mean athletes per session, mean effort, and number of entries that were not reviewed
      */
     private function attended(Period $period): array
     {

@@ -147,8 +147,8 @@ final readonly class StatusController
     }
 
     /**
-     * Returns the progress of a job. Whoever requested it knows its key; no sign-in is needed, because a restore ends
-     * every login session.
+     * Returns the progress of a job. Its key, which only the requesting client has, replaces the sign-in, because a
+     * restore ends every login session.
      */
     #[Route('/api/jobs/{key<[0-9a-f]{32}>}', methods: 'GET')]
     public function progress(string $key): JsonResponse

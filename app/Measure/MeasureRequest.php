@@ -13,7 +13,7 @@ final readonly class MeasureRequest
 {
     /**
      * @param list<int|float> $taps ms from any beginning
-     * @param string|null $id chosen by whoever keeps it, so that what is sent twice is kept once; without one nothing
+     * @param string|null $id chosen by the client, so that a repeated request is stored once; without one nothing
      *                        is kept
      */
     public function __construct(

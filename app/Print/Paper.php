@@ -45,8 +45,11 @@ final readonly class Paper
         .'hips, limb or distance are there. The ribbon is the weight, front foot above; the dashed line the hips. '
         .'Feet from above, dashed where they were.';
 
-    public function __construct(private CheckSerializer $serializer, private LineRenderer $lines)
-    {
+    public function __construct(
+        private CheckSerializer $serializer,
+        private LineRenderer $lines,
+        private Reader $reader,
+    ) {
     }
 
     /** @return string the PDF */
@@ -78,7 +81,7 @@ final readonly class Paper
         $content = $row->content;
         $drawn = $this->lines->render($content, $numbering, LineSize::Full);
         $document = $this->serializer->serialize(
-            Reader::builtIn()->readText(new ChainText($content->notation, $content->stance)),
+            $this->reader->readText(new ChainText($content->notation, $content->stance)),
             new CheckOptions(BuiltInHouseRules::named($content->rules)),
         );
         /**

@@ -13,8 +13,8 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class CommandRequest
 {
     /**
-     * @param string $id chosen by whoever gives it; sent again when no answer came
-     * @param int $seen the revision of the session that whoever gives it saw
+     * @param string $id chosen by the client; a repeated request has the same id
+     * @param int $seen the revision of the session that the sender saw
      * @param int|null $givenMs on the server's clock, when it was given while the server was away
      * @param int|null $toMs where a jump leads
      * @param int|null $track whose combination is swapped

@@ -19,9 +19,10 @@ class GivenCommand
 {
     /**
      * @param int $revision of the session that it led to
-     * @param string $key chosen by whoever gave it
+     * @param string $key chosen by the sender
      * @param int $givenMs on the server's clock
-     * @param int|null $leftMs where the programme stood before it, and after it as $cameMs; null where nobody asked yet
+     * @param int|null $leftMs where the programme stood before it, and after it as $cameMs; null when it was not
+     *                         computed
      */
     public function __construct(
         #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(onDelete: 'CASCADE')]

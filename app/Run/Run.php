@@ -44,7 +44,7 @@ class Run implements ShownSession
     private string $content;
 
     /**
-     * @param string $startKey chosen by whoever started it
+     * @param string $startKey chosen by the client that started it
      * @param array<mixed> $content the plan as it was when it was started
      * @param int $startedMs on the server's clock
      */

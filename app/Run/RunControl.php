@@ -162,7 +162,7 @@ final readonly class RunControl
     }
 
     /**
-     * @param User|Wall $by whoever gives it
+     * @param User|Wall $by who gives it
      *
      * @throws NotFound
      * @throws Conflict when it makes no sense now

@@ -37,7 +37,7 @@ final readonly class RunView
         return $this->state->speed > 1;
     }
 
-    /** Tells whether it was over so long ago that it counts as ended, although nobody ended it. */
+    /** Tells whether it was over so long ago that it counts as ended without a command. */
     public function isOverdue(int $now, int $grace): bool
     {
         return null === $this->endedMs

@@ -15,7 +15,7 @@ use Periplus\Core\Session\Log\DrilledCounter;
  */
 final readonly class RunWork
 {
-    /** Time in ms after its end at which a session counts as ended, although nobody ended it. */
+    /** Time in ms after its end at which a session counts as ended without a command. */
     private const GRACE_PERIOD_MS = 600_000;
 
     public function __construct(

@@ -40,7 +40,7 @@ final class Runs extends ServiceEntityRepository implements HasQuota
         return (int) $this->clock->now()->format('Uv');
     }
 
-    /** @return list<RunView> those that nobody has ended, the newest first */
+    /** @return list<RunView> those that were not ended, newest first */
     public function going(): array
     {
         return $this->views($this->newestFirst()->where('r.endedMs IS NULL'));

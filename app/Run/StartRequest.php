@@ -11,7 +11,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class StartRequest
 {
     /**
-     * @param string $id chosen by whoever starts it, so that a press that is sent twice starts one session
+     * @param string $id chosen by the client, so that a repeated request starts one session
      * @param int|null $plan to be run; without one it is a round timer
      * @param list<int>|null $walls all when null
      * @param int $leadIn s until it begins

@@ -8,8 +8,8 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 
 /**
- * Changes versioned entities, each change from the version that was seen, so that nobody overwrites what they have not
- * seen.
+ * Changes versioned entities, each change from the version that was seen, so that coaches do not overwrite what they
+ * have not seen.
  */
 final readonly class Versions
 {
@@ -28,7 +28,7 @@ final readonly class Versions
      *                                   well
      * @param (\Closure(T): Refused)|null $refuse says more than that it was changed since
      *
-     * @return T as it is stored then
+     * @return T the entity after the change
      *
      * @throws NotFound
      * @throws ChangedMeanwhile

@@ -12,7 +12,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ControllerArgumentsEvent;
 use Symfony\Component\HttpKernel\Event\TerminateEvent;
 
-/** Prepares the clips of a planned session after the response was sent, so that nobody in the gym waits for one. */
+/** Prepares the clips of a planned session after the response was sent, so that no session waits for one. */
 final class ClipsOfPlans
 {
     private ?PlanRequest $planned = null;

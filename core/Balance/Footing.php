@@ -36,7 +36,7 @@ final readonly class Footing
         return $footing ??= self::read();
     }
 
-    /** @throws \DomainException when nobody is built or stands like that */
+    /** @throws \DomainException when the height or the stance is outside of its bounds */
     public function requireAthlete(float $height, float $stance): void
     {
         $values = ['height' => ['body height', $height], 'stance' => ['stance length', $stance]];

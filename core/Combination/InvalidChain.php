@@ -9,7 +9,7 @@ use Periplus\Core\Technique\Target;
 
 use function Periplus\Core\Language\t;
 
-/** Thrown for a chain that nobody can throw or that is too long; the message is shown to coaches. */
+/** Reports a chain that cannot be thrown or is too long; the message is shown to coaches. */
 final class InvalidChain extends \DomainException
 {
     public static function target(Strike $strike, Target $target): self

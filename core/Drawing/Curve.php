@@ -15,8 +15,9 @@ namespace Periplus\Core\Drawing;
 final readonly class Curve
 {
     /**
-     * Returns a curve that is monotone between its points, so that it never shows a weight that nobody had (M. Steffen,
-     * "A simple method for monotonic interpolation in one dimension", Astronomy and Astrophysics 239, 1990).
+     * Returns a curve that is monotone between its points, so that it does not overshoot the computed weight
+     * (M. Steffen, "A simple method for monotonic interpolation in one dimension", Astronomy and Astrophysics 239,
+     * 1990).
      *
      * @param list<Point> $points in rising order of x, no x twice
      *

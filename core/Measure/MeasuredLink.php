@@ -9,7 +9,7 @@ use function Periplus\Core\Language\t;
 /** The measured time from one strike to the next, with the one that the check computes. */
 final readonly class MeasuredLink
 {
-    /** Accuracy of a tap in ms, and the share of an interval that nobody can see. Common practice, no source. */
+    /** Accuracy of a tap in ms, and the share of an interval that cannot be seen. Common practice, no source. */
     private const TAP_ACCURACY_MS = 40.0;
     private const INVISIBLE_SHARE = 0.15;
 

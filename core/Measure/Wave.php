@@ -21,7 +21,7 @@ final readonly class Wave
     {
     }
 
-    /** @throws \DomainException when it cannot be read, in words for whoever sent it */
+    /** @throws \DomainException when it cannot be read; the message is shown to the coach */
     public static function read(string $bytes): self
     {
         if (\strlen($bytes) < 12 || !str_starts_with($bytes, 'RIFF') || 'WAVE' !== substr($bytes, 8, 4)) {

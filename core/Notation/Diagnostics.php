@@ -7,7 +7,7 @@ namespace Periplus\Core\Notation;
 /** Collects problems, and notes on how ambiguous text was understood. */
 final class Diagnostics
 {
-    /** Maximum number of problems shown; more would help nobody. */
+    /** Maximum number of problems shown. */
     private const MAX_PROBLEMS = 20;
 
     /** @var list<ReadingProblem> */

@@ -44,7 +44,7 @@ final readonly class Reader
         return new ReadChain($text, $this->read($text->text, $text->numbering, $text->stance));
     }
 
-    /** Reads a chain as it is stored, in parity numbering; null when it cannot be read. */
+    /** Reads a stored chain, which is in parity numbering; null when it cannot be read. */
     public function readStored(string $notation, Stance $stance): ?ChainInStance
     {
         $chain = $this->read($notation, Numbering::named('parity'), $stance)->chain;

@@ -35,7 +35,7 @@ final class BodyState
     public float $heavy = 1.0;
     /** Side the head was moved to and still is at, or back; null on the line. */
     public Role|Head|null $head = null;
-    /** Tells whether the opponent is held; nobody drifts out of a hold. */
+    /** Tells whether the opponent is held; a hold keeps the range. */
     public bool $held = false;
     /** Tells whether the last item was a jab that stepped in. */
     public bool $jabbed = false;

@@ -7,8 +7,8 @@ namespace Periplus\Core\Session\Log;
 use Periplus\Core\Technique\Stance;
 
 /**
- * The number of athletes of each stance and level. When nobody counted, one orthodox athlete and equal levels are
- * assumed.
+ * The number of athletes of each stance and level. When they were not counted, one orthodox athlete and equal levels
+ * are assumed.
  */
 final readonly class Attendance
 {

@@ -65,7 +65,7 @@ final readonly class Coverage
         return new self($stretches);
     }
 
-    /** Returns it cut to that many ms in all: nobody trains longer than the session lasted. */
+    /** Returns it cut to that many ms in all, the length of the session. */
     public function atMost(int $ms): self
     {
         $stretches = [];

@@ -130,7 +130,7 @@ final class ProgrammeBuilder
     }
 
     /**
-     * @param bool $isLast of its block, after which nobody rests
+     * @param bool $isLast of its block; there is no rest after it
      * @param Round|null $next that comes after it
      *
      * @return int when it is over, ms

@@ -10,7 +10,7 @@ use Periplus\Core\Session\Drill\PlannedCombination;
 final readonly class RunCommand
 {
     /**
-     * @param string $id chosen by whoever gives it; the same id is the same press
+     * @param string $id chosen by the sender; a repeated id counts once
      * @param int|null $toMs for a jump, from the start of the programme
      * @param int|null $track whose set is meant by a swap; everybody's when null
      * @param int $combination which one of the set is swapped, counted from 0

@@ -61,7 +61,7 @@ export function CombinationLine({
   const hatch = useId();
   const svg = useRef<SVGSVGElement>(null);
   const inside = useRef(false);
-  // Whoever works in it by keys goes along with what is selected, also when it has moved.
+  // Keyboard focus follows the selected item, also when it has moved.
   // biome-ignore lint/correctness/useExhaustiveDependencies: another drawing may have put it elsewhere
   useEffect(() => {
     if (inside.current && selected !== null) {

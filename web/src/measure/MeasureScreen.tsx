@@ -144,7 +144,7 @@ function Measure({ combination }: { combination: Combination }) {
           <Failure error={taps.length >= 2 ? measured.error : null} />
           {isSample && (
             <p className="small" role="status">
-              <Trans>This is the sample recording: nobody threw it, so it cannot be saved.</Trans>
+              <Trans>This is a sample recording, so it cannot be saved.</Trans>
             </p>
           )}
           <div className="measure-actions">

@@ -150,7 +150,7 @@ export default function BalanceScreen() {
               <p className="small">
                 <Trans>
                   Counted for one athlete who attended everything, averaged over the stances and levels that attended;
-                  an orthodox athlete where nobody counted.
+                  an orthodox athlete when they were not counted.
                 </Trans>
               </p>
             </div>

@@ -57,7 +57,7 @@ export default function WeaponsScreen() {
           {never.length > 0 && (
             <p className="small report-never">
               <Trans>
-                Not thrown in these weeks: {never.join(", ")}. Free strikes, of which nobody knows the weapon:{" "}
+                Not thrown in these weeks: {never.join(", ")}. Free strikes, whose weapon is not recorded:{" "}
                 {Math.round(sum.free).toLocaleString("en-GB")}.
               </Trans>
             </p>
