@@ -29,9 +29,4 @@ final class CardContentType extends JsonValueType
          */
         return CardContent::of($stored);
     }
-
-    protected function stored(object $value): object
-    {
-        return $value;
-    }
 }

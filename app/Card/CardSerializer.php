@@ -8,8 +8,7 @@ use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Drawing\LineDrawing;
+use Periplus\Core\Drawing\LineDrawer;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
@@ -19,7 +18,6 @@ use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Session\Advice\Advice;
-use Periplus\Core\Session\Advice\Reminder;
 use Periplus\Core\Session\Advice\ReminderChoice;
 use Periplus\Core\Technique\Stance;
 
@@ -34,8 +32,7 @@ final readonly class CardSerializer
     ) {
     }
 
-    /** @return array<string, mixed> */
-    public function serialize(Card $card, string $gym): array
+    public function serialize(Card $card, string $gym): CardDocument
     {
         $content = $card->content();
         $numbering = $this->numberings->all()[$content->numbering][0] ?? Numbering::named('parity');
@@ -52,42 +49,22 @@ final readonly class CardSerializer
                 $inStance,
                 new CheckOptions($this->rules->named($row->rules), group: $content->group),
             );
-            $combinations[] = [
-                'id' => $row->id,
-                'name' => $row->name,
-                'numbers' => $writer->write($inStance),
-                'words' => Words::bySide()->items($inStance),
-                'line' => (new LineDrawing($writer))->draw($inStance, $result->timing, $result->sway, LineSize::Card),
-                'lengthMs' => (int) ceil($result->timing->length()),
-                'items' => array_map(self::item(...), $chain->items, $result->timing->moments),
-                'reminders' => array_map(
-                    static fn (Reminder $reminder): string => $reminder->text,
-                    $reminders->for($result),
+            $combinations[] = new CardChain(
+                id: $row->id,
+                name: $row->name,
+                numbers: $writer->write($inStance),
+                words: Words::bySide()->items($inStance),
+                line: (new LineDrawer($writer))->draw($inStance, $result->timing, $result->sway, LineSize::Card),
+                lengthMs: (int) ceil($result->timing->length()),
+                items: array_map(
+                    static fn (Item $item, Moment $moment): CardItem => new CardItem($item, $moment),
+                    $chain->items,
+                    $result->timing->moments,
                 ),
-            ];
+                reminders: array_column($reminders->for($result), 'text'),
+            );
         }
 
-        return [
-            'name' => $card->name(),
-            'gym' => $gym,
-            'stance' => $content->stance,
-            'numbering' => $numbering->name,
-            'combinations' => $combinations,
-        ];
-    }
-
-    /** @return array<string, mixed> what is heard of it */
-    private static function item(Item $item, Moment $moment): array
-    {
-        $strike = $item instanceof StrikeItem ? $item : null;
-
-        return [
-            'kind' => null === $strike ? 'move' : 'strike',
-            'impactMs' => null === $moment->impact ? null : (int) round($moment->impact),
-            'role' => $item->role()?->value,
-            'limb' => $strike?->strike->limb->value,
-            'feint' => $strike->feint ?? false,
-            'effort' => null === $strike ? null : strtolower($strike->effort->name),
-        ];
+        return new CardDocument($card->name(), $gym, $content->stance, $numbering->name, $combinations);
     }
 }

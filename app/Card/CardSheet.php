@@ -24,18 +24,6 @@ final readonly class CardSheet
     /** @return string the PDF */
     public function render(Card $card, string $gym): string
     {
-        /**
-         * @var array{
-         *     numbering: string,
-         *     combinations: list<array{
-         *         name: string,
-         *         numbers: string,
-         *         words: list<string>,
-         *         line: array<string, mixed>,
-         *         reminders: list<string>,
-         *     }>,
-         * } $document
-         */
         $document = $this->serializer->serialize($card, $gym);
         $pdf = new Sheet('P', $card->name(), self::MARGIN);
         $pdf->setAutoPageBreak(false);
@@ -48,26 +36,23 @@ final readonly class CardSheet
             t(
                 '{stance} stance · numbers: {numbering}',
                 stance: ucfirst($card->content()->stance->value),
-                numbering: $document['numbering'],
+                numbering: $document->numbering,
             ),
             90,
         );
         $pdf->Ln(4);
-        foreach ($document['combinations'] as $row) {
-            $pdf->useFont(Sheet::WORDS, 11, implode(', ', $row['words']));
-            $height = 26 + self::LINE_HEIGHT + 5.2 * $pdf->getNumLines(implode(', ', $row['words']), self::WIDTH);
+        foreach ($document->combinations as $row) {
+            $pdf->useFont(Sheet::WORDS, 11, implode(', ', $row->words));
+            $height = 26 + self::LINE_HEIGHT + 5.2 * $pdf->getNumLines(implode(', ', $row->words), self::WIDTH);
             if ($pdf->GetY() + $height > 297 - 22) {
                 $this->foot($pdf);
                 $pdf->AddPage();
             }
-            $this->write($pdf, Sheet::WORDS, 11, $row['name'], 90);
-            $this->write($pdf, Sheet::NUMBERS, 26, strtr($row['numbers'], [' ' => '  ']), 255);
-            /** @var array{height: float|int} $line */
-            $line = $row['line'];
+            $this->write($pdf, Sheet::WORDS, 11, $row->name, 90);
+            $this->write($pdf, Sheet::NUMBERS, 26, strtr($row->numbers, [' ' => '  ']), 255);
             $svg = new LineSvg(
-                // @phpstan-ignore argument.type (the drawing comes back as it went into the document)
-                $line,
-                (self::WIDTH * $line['height']) / self::LINE_HEIGHT,
+                $row->line,
+                (self::WIDTH * $row->line->height) / self::LINE_HEIGHT,
                 $card->content()->stance,
                 Sheet::NUMBERS,
                 Sheet::WORDS,
@@ -76,20 +61,20 @@ final readonly class CardSheet
             $scale = min(self::WIDTH / $svg->width, self::LINE_HEIGHT / $svg->height());
             $y = $pdf->GetY() + 1;
             $pdf->ImageSVG(
-                '@'.$svg->write($row['name']),
+                '@'.$svg->write($row->name),
                 self::MARGIN,
                 $y,
                 $svg->width * $scale,
                 $svg->height() * $scale,
             );
             $pdf->setY($y + $svg->height() * $scale + 1);
-            $this->write($pdf, Sheet::WORDS, 11, implode(', ', $row['words']), 255);
-            if ([] !== $row['reminders']) {
+            $this->write($pdf, Sheet::WORDS, 11, implode(', ', $row->words), 255);
+            if ([] !== $row->reminders) {
                 $this->write(
                     $pdf,
                     Sheet::WORDS,
                     9,
-                    t('Think of: {reminders}', reminders: implode(' · ', $row['reminders'])),
+                    t('Think of: {reminders}', reminders: implode(' · ', $row->reminders)),
                     90,
                 );
             }

@@ -8,6 +8,7 @@ use Periplus\App\Account\User;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Flow\Rules\InferredRules;
+use Periplus\Core\Flow\Serializer\CheckDocument;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\Reader;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -47,7 +48,7 @@ final readonly class CheckController
         $check = $this->serializer->serialize($chain, $options, $request->draw());
         $parts = $this->parts->compute($request, $chain, $options, $this->numberings->forUser($user));
         if (!\in_array(self::JSON_LINES, $http->getAcceptableContentTypes(), true)) {
-            return new JsonResponse([...$check, ...iterator_to_array($parts)]);
+            return new JsonResponse([...(array) $check, ...iterator_to_array($parts)]);
         }
 
         // nginx passes each line on at once.
@@ -58,12 +59,11 @@ final readonly class CheckController
     }
 
     /**
-     * @param array<string, mixed> $check
-     * @param iterable<string, array<string, mixed>|null> $parts
+     * @param iterable<string, object|null> $parts
      *
      * @return iterable<string> JSON objects, a line each
      */
-    private static function lines(array $check, iterable $parts): iterable
+    private static function lines(CheckDocument $check, iterable $parts): iterable
     {
         yield json_encode($check, \JSON_THROW_ON_ERROR)."\n";
         foreach ($parts as $name => $part) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Check;
 
 use Doctrine\DBAL\Exception\ConnectionException;
+use Periplus\App\Similarity\Matches;
 use Periplus\App\Similarity\MatchRenderer;
 use Periplus\App\Similarity\SimilarCombinations;
 use Periplus\Core\Flow\Options\CheckOptions;
@@ -29,7 +30,7 @@ final readonly class Parts
     /**
      * @param Numbering $numbering in which combinations of the library are shown
      *
-     * @return iterable<string, array<string, mixed>|null> by the part's name; null when it cannot be had for the moment
+     * @return iterable<string, object|null> by the part's name; null when it cannot be had for the moment
      */
     public function compute(
         CheckRequest $request,
@@ -49,8 +50,8 @@ final readonly class Parts
         }
     }
 
-    /** @return array<string, mixed>|null null while the database is away; an unreadable text is similar to nothing */
-    private function similar(ReadChain $chain, ?int $except, Numbering $numbering): ?array
+    /** @return Matches|null null while the database is away; an unreadable text is similar to nothing */
+    private function similar(ReadChain $chain, ?int $except, Numbering $numbering): ?Matches
     {
         try {
             return $this->matches->render(

@@ -18,16 +18,4 @@ final readonly class ChainRow
         public string $stem,
     ) {
     }
-
-    /** @return array{id: int, name: string, notation: string, stance: string, verdict: string} */
-    public function toArray(): array
-    {
-        return [
-            'id' => $this->id,
-            'name' => $this->name,
-            'notation' => $this->notation,
-            'stance' => $this->stance,
-            'verdict' => $this->verdict,
-        ];
-    }
 }

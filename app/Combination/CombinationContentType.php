@@ -27,9 +27,4 @@ final class CombinationContentType extends JsonValueType
          */
         return CombinationContent::of($stored);
     }
-
-    protected function stored(object $value): array
-    {
-        return $value->toArray();
-    }
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Periplus\App\Combination;
 
 use Periplus\App\HouseRules\GymHouseRules;
-use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Flow\Serializer\RenderedLine;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
@@ -17,10 +17,6 @@ use Symfony\Contracts\Cache\CacheInterface;
 /**
  * Renders the line and the text of stored combinations in the coach's numbering. Results are cached; the key contains
  * everything they depend on, and the cache is cleared when the core changes.
- *
- * @phpstan-import-type Drawing from LineDrawing
- *
- * @phpstan-type Drawn array{text: string, verdict: string, line: Drawing}
  */
 final class LineRenderer
 {
@@ -68,44 +64,42 @@ final class LineRenderer
     {
         $drawn = $this->render($row->content, $numbering);
 
-        return [...$row->toArray(), 'text' => $drawn['text'], 'line' => $drawn['line']];
+        return [...$row->toArray(), 'text' => $drawn->text, 'line' => $drawn->line];
     }
 
-    /** @return Drawn */
-    public function render(CombinationContent $content, Numbering $numbering, LineSize $size = LineSize::Row): array
-    {
+    public function render(
+        CombinationContent $content,
+        Numbering $numbering,
+        LineSize $size = LineSize::Row,
+    ): RenderedLine {
         return $this->ofChain($content->notation, $content->stance, $content->rules, $numbering, $size);
     }
 
-    /**
-     * @param string $notation in parity numbering
-     *
-     * @return Drawn
-     */
+    /** @param string $notation in parity numbering */
     public function ofChain(
         string $notation,
         Stance $stance,
         string $set,
         Numbering $numbering,
         LineSize $size = LineSize::Row,
-    ): array {
+    ): RenderedLine {
         $rules = $this->rules->named($set);
         $key =
-            'line.'
+            'rendered.'
             .hash(
                 'xxh128',
                 implode("\n", [
                     $notation,
                     $stance->value,
                     $size->value,
-                    $this->digests['rules '.$set] ??= serialize($rules->toArray()),
+                    $this->digests['rules '.$set] ??= serialize($rules->jsonSerialize()),
                     $this->digests['numbering '.$numbering->id] ??= serialize($numbering->content()),
                 ]),
             );
 
         return $this->drawingsCache->get(
             $key,
-            fn (): array => $this->serializer->line($notation, $stance, $rules, $numbering, $size),
+            fn (): RenderedLine => $this->serializer->line($notation, $stance, $rules, $numbering, $size),
         );
     }
 }

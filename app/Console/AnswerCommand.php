@@ -9,7 +9,10 @@ use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Session\Serializer\AnswerProblem;
+use Periplus\Core\Session\Serializer\AnswersDocument;
 use Periplus\Core\Session\Serializer\AnswerSerializer;
+use Periplus\Core\Session\Serializer\CounterDocument;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -63,10 +66,7 @@ final class AnswerCommand extends Command
                 ),
             );
         } catch (\DomainException|\OutOfBoundsException $mistake) {
-            $document = [
-                'answers' => [],
-                'problems' => [['at' => 0, 'length' => 0, 'message' => $mistake->getMessage()]],
-            ];
+            $document = new AnswersDocument([], [new AnswerProblem(0, 0, $mistake->getMessage())]);
         }
         $output->writeln(
             true === $input->getOption('json')
@@ -82,39 +82,24 @@ final class AnswerCommand extends Command
             OutputInterface::OUTPUT_RAW,
         );
 
-        return [] === $document['problems'] ? Command::SUCCESS : self::UNREADABLE;
+        return [] === $document->problems ? Command::SUCCESS : self::UNREADABLE;
     }
 
-    /** @param array<string, mixed> $document */
-    private static function text(array $document): string
+    private static function text(AnswersDocument $document): string
     {
-        /**
-         * @var array{
-         *     problems: list<array{message: string}>,
-         *     answers: list<array{
-         *         words: string,
-         *         opponent: string,
-         *         defences: list<array{
-         *             words: string,
-         *             why: string,
-         *             counters: list<array{text: string, waitMs: int}>,
-         *         }>,
-         *     }>,
-         * } $document
-         */
-        $lines = array_column($document['problems'], 'message');
-        foreach ($document['answers'] as $answer) {
-            $lines[] = \sprintf('They answer with the %s, %s:', $answer['words'], $answer['opponent']);
-            foreach ($answer['defences'] as $defence) {
-                $lines[] = \sprintf('  %s (%s)', $defence['words'], $defence['why']);
+        $lines = array_column($document->problems, 'message');
+        foreach ($document->answers as $answer) {
+            $lines[] = \sprintf('They answer with the %s, %s:', $answer->words, $answer->opponent->value);
+            foreach ($answer->defences as $defence) {
+                $lines[] = \sprintf('  %s (%s)', $defence->words, $defence->why);
                 $lines[] =
                     '    then '
                     .implode(
                         ', ',
                         array_map(
-                            static fn (array $counter): string => $counter['text']
-                                .(0 === $counter['waitMs'] ? '' : ' +'.$counter['waitMs']),
-                            $defence['counters'],
+                            static fn (CounterDocument $counter): string => $counter->text
+                                .(0 === $counter->waitMs ? '' : ' +'.$counter->waitMs),
+                            $defence->counters,
                         ),
                     );
             }

@@ -10,6 +10,7 @@ use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
+use Periplus\Core\Flow\Serializer\CheckDocument;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
@@ -98,7 +99,7 @@ final class CheckCommand extends Command
             OutputInterface::OUTPUT_RAW,
         );
 
-        return [] === $document['problems'] ? Command::SUCCESS : self::UNREADABLE;
+        return [] === $document->problems ? Command::SUCCESS : self::UNREADABLE;
     }
 
     private function lines(InputInterface $input, OutputInterface $output): int
@@ -108,7 +109,7 @@ final class CheckCommand extends Command
             [$chain, $options] = [...explode("\t", rtrim($line, "\r\n"), 2), ''];
             $document = $this->document($chain, '' === trim($options) ? $input : $this->overridden($input, $options));
             $output->writeln(self::json($document), OutputInterface::OUTPUT_RAW);
-            $code = [] === $document['problems'] ? $code : self::UNREADABLE;
+            $code = [] === $document->problems ? $code : self::UNREADABLE;
         }
 
         return $code;
@@ -131,8 +132,7 @@ final class CheckCommand extends Command
         }
     }
 
-    /** @return array<string, mixed> */
-    private function document(string $chain, InputInterface|string $input): array
+    private function document(string $chain, InputInterface|string $input): CheckDocument
     {
         try {
             return \is_string($input) ? throw new \DomainException($input) : self::check($chain, $input);
@@ -141,8 +141,7 @@ final class CheckCommand extends Command
         }
     }
 
-    /** @return array<string, mixed> */
-    private static function check(string $chain, InputInterface $input): array
+    private static function check(string $chain, InputInterface $input): CheckDocument
     {
         $given = static function (string $name) use ($input): string {
             $value = $input->getOption($name);
@@ -196,8 +195,7 @@ final class CheckCommand extends Command
         );
     }
 
-    /** @param array<string, mixed> $document */
-    private static function json(array $document, int $flags = 0): string
+    private static function json(CheckDocument $document, int $flags = 0): string
     {
         return json_encode(
             $document,

@@ -100,39 +100,31 @@ final class DocsTables
 
     public static function worked(): string
     {
-        /**
-         * @var array{
-         *     summary: string,
-         *     items: list<array{text: string, load: float, turn: float, range: int}>,
-         *     links: list<array{from: int, to: int, waitMs: int, verdict: string, reason: string, parts: object}>,
-         * } $check
-         */
         $check = CheckSerializer::builtIn()->serialize(
             Reader::builtIn()->readText(new ChainText(self::WORKED)),
             new CheckOptions(BuiltInHouseRules::named('kickboxing')),
         );
         $table =
-            \sprintf("`%s` under kickboxing rules: %s\n\n", self::WORKED, lcfirst($check['summary']))
+            \sprintf("`%s` under kickboxing rules: %s\n\n", self::WORKED, lcfirst((string) $check->summary))
             ."| item | leaves load, turn, range | what was missing before it, ms | wait | verdict | why |\n| --- | "
             ."--- | --- | --- | --- | --- |\n";
-        foreach ($check['items'] as $index => $item) {
-            $link = $check['links'][$index - 1] ?? null;
-            /** @var array<string, int> $parts */
-            $parts = null === $link ? [] : (array) $link['parts'];
+        foreach ($check->items as $index => $item) {
+            $link = $check->links[$index - 1] ?? null;
+            $parts = $link?->parts->getArrayCopy() ?? [];
             $missing = implode(
                 ', ',
                 array_map(static fn (string $cause, int $ms): string => "$cause $ms", array_keys($parts), $parts),
             );
             $table .= \sprintf(
                 "| %s | %.2f, %.2f, %d | %s | %s | %s | %s |\n",
-                $item['text'],
-                $item['load'],
-                $item['turn'],
-                $item['range'],
+                $item->text,
+                $item->load,
+                $item->turn,
+                $item->range,
                 $missing,
-                $link['waitMs'] ?? '',
-                $link['verdict'] ?? '',
-                $link['reason'] ?? 'It is the first.',
+                $link->waitMs ?? '',
+                $link->verdict->value ?? '',
+                $link->reason ?? 'It is the first.',
             );
         }
 

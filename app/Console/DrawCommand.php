@@ -6,7 +6,7 @@ namespace Periplus\App\Console;
 
 use Periplus\App\Print\LineSvg;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Drawing\LineDrawing;
+use Periplus\Core\Drawing\LineDrawer;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
@@ -64,7 +64,7 @@ final class DrawCommand extends Command
             new ChainInStance($reading->chain, $stance),
             new CheckOptions(BuiltInHouseRules::named($given['rules'])),
         );
-        $drawing = (new LineDrawing(new Writer($numbering)))->draw(
+        $drawing = (new LineDrawer(new Writer($numbering)))->draw(
             $result->inStance,
             $result->timing,
             $result->sway,

@@ -7,6 +7,7 @@ namespace Periplus\App\Console;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Session\Serializer\ChainToOrder;
 use Periplus\Core\Session\Serializer\SequenceSerializer;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -44,11 +45,7 @@ final class SequenceCommand extends Command
         try {
             $document = SequenceSerializer::serialize(
                 array_map(
-                    static fn (string $line): array => [
-                        'text' => trim($line),
-                        'stance' => Stance::Orthodox,
-                        'level' => null,
-                    ],
+                    static fn (string $line): ChainToOrder => new ChainToOrder(trim($line), Stance::Orthodox),
                     $lines,
                 ),
                 Numbering::named($given('numbering')),
@@ -65,17 +62,17 @@ final class SequenceCommand extends Command
                 OutputInterface::OUTPUT_RAW,
             );
         } else {
-            foreach ($document['problems'] as $problem) {
-                $output->writeln($problem['message'], OutputInterface::OUTPUT_RAW);
+            foreach ($document->problems as $problem) {
+                $output->writeln($problem->message, OutputInterface::OUTPUT_RAW);
             }
-            foreach ($document['order'] as $index => $line) {
+            foreach ($document->order as $index => $line) {
                 $output->writeln(
-                    \sprintf('%4s  %s', 0 === $index ? '' : $document['steps'][$index - 1], trim($lines[$line])),
+                    \sprintf('%4s  %s', 0 === $index ? '' : $document->steps[$index - 1], trim($lines[$line])),
                     OutputInterface::OUTPUT_RAW,
                 );
             }
         }
 
-        return [] === $document['problems'] ? Command::SUCCESS : self::UNREADABLE;
+        return [] === $document->problems ? Command::SUCCESS : self::UNREADABLE;
     }
 }

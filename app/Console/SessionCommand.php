@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\App\Console;
 
+use Periplus\Core\Session\Plan\PlanProblem;
 use Periplus\Core\Session\Plan\PlanReader;
+use Periplus\Core\Session\Plan\PlanReading;
+use Periplus\Core\Session\Serializer\SessionDocument;
 use Periplus\Core\Session\Serializer\SessionSerializer;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -48,14 +51,13 @@ final class SessionCommand extends Command
                 : SessionText::format($document),
             OutputInterface::OUTPUT_RAW,
         );
-        /** @var list<array{stops: bool}> $problems */
-        $problems = $document['problems'];
 
-        return \in_array(true, array_column($problems, 'stops'), true) ? self::EXIT_PROBLEMS : Command::SUCCESS;
+        return \in_array(true, array_column($document->problems, 'stops'), true)
+            ? self::EXIT_PROBLEMS
+            : Command::SUCCESS;
     }
 
-    /** @return array<string, mixed> */
-    private static function document(string $file): array
+    private static function document(string $file): SessionDocument
     {
         $content =
             '-' === $file
@@ -64,10 +66,9 @@ final class SessionCommand extends Command
                     ? (string) file_get_contents($file, length: self::MAX_BYTES + 1)
                     : null);
         $serializer = new SessionSerializer(new PlanReader());
-        $refused = static fn (string $message): array => [
-            ...$serializer->serialize([]),
-            'problems' => [['place' => '', 'where' => 'The file', 'message' => $message, 'stops' => true]],
-        ];
+        $refused = static fn (string $message): SessionDocument => $serializer->ofReading(
+            new PlanReading((new PlanReader())->read([])->plan, [new PlanProblem('', 'The file', $message)]),
+        );
         if (null === $content) {
             return $refused(\sprintf('There is no file "%s" that can be read.', mb_strimwidth($file, 0, 200, '…')));
         }

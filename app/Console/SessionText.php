@@ -5,66 +5,51 @@ declare(strict_types=1);
 namespace Periplus\App\Console;
 
 use Periplus\Core\Session\Plan\PlanReader;
+use Periplus\Core\Session\Serializer\SessionDocument;
 
 /** Formats what follows from a plan as a short text. */
 final class SessionText
 {
-    /** @param array<string, mixed> $document */
-    public static function format(array $document): string
+    public static function format(SessionDocument $document): string
     {
-        /**
-         * @var array{
-         *     name: string,
-         *     lengthMs: int,
-         *     tracks: list<array{
-         *         name: string,
-         *         workMs: int,
-         *         restMs: int,
-         *         load: array<string, array{strikes: float, bySide: array{left: float, right: float}}>,
-         *     }>,
-         *     warnings: list<array{message: string, fix: string}>,
-         *     problems: list<array{where: string, message: string}>,
-         *     cues: list<array{atMs: int, kind: string, text: string}>,
-         * } $document
-         */
         $lines = [
             \sprintf(
                 '%s, %s',
-                '' === $document['name'] ? 'Session' : $document['name'],
-                PlanReader::time(intdiv($document['lengthMs'], 1000)),
+                '' === $document->name ? 'Session' : $document->name,
+                PlanReader::time(intdiv($document->lengthMs, 1000)),
             ),
         ];
-        foreach ($document['tracks'] as $track) {
+        foreach ($document->tracks as $track) {
             $lines[] = \sprintf(
                 '%s: %s of work, %s of rest',
-                $track['name'],
-                PlanReader::time(intdiv($track['workMs'], 1000)),
-                PlanReader::time(intdiv($track['restMs'], 1000)),
+                $track->name,
+                PlanReader::time(intdiv($track->workMs, 1000)),
+                PlanReader::time(intdiv($track->restMs, 1000)),
             );
-            foreach ($track['load'] as $stance => $load) {
+            foreach ($track->load as $stance => $load) {
                 $lines[] = \sprintf(
                     '  %s: %d strikes, %d left, %d right',
                     $stance,
-                    round($load['strikes']),
-                    round($load['bySide']['left']),
-                    round($load['bySide']['right']),
+                    round($load->strikes),
+                    round($load->bySide['left']),
+                    round($load->bySide['right']),
                 );
             }
         }
-        foreach ($document['problems'] as $problem) {
-            $lines[] = $problem['where'].': '.$problem['message'];
+        foreach ($document->problems as $problem) {
+            $lines[] = $problem->where.': '.$problem->message;
         }
-        foreach ($document['warnings'] as $warning) {
-            $lines[] = $warning['message'].' '.$warning['fix'].'.';
+        foreach ($document->warnings as $warning) {
+            $lines[] = $warning->message.' '.$warning->fix.'.';
         }
-        foreach ($document['cues'] as $cue) {
+        foreach ($document->cues as $cue) {
             $lines[] = \sprintf(
                 '%02d:%02d.%d  %-13s %s',
-                intdiv($cue['atMs'], 60_000),
-                intdiv($cue['atMs'], 1000) % 60,
-                intdiv($cue['atMs'] % 1000, 100),
-                $cue['kind'],
-                $cue['text'],
+                intdiv($cue->atMs, 60_000),
+                intdiv($cue->atMs, 1000) % 60,
+                intdiv($cue->atMs % 1000, 100),
+                $cue->kind->value,
+                $cue->text,
             );
         }
 

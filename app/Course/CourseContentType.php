@@ -16,9 +16,4 @@ final class CourseContentType extends JsonValueType
         /** @var array<string, mixed> $stored */
         return CourseContent::of($stored);
     }
-
-    protected function stored(object $value): array
-    {
-        return $value->jsonSerialize();
-    }
 }

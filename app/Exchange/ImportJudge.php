@@ -104,9 +104,9 @@ final readonly class ImportJudge
             $judged[$line] = $judged[$line]->saying(
                 t(
                     '{relation} “{name}” ({notation}).',
-                    relation: ucfirst($nearest['relation']->words()),
-                    name: $nearest['row']['name'],
-                    notation: $nearest['row']['notation'],
+                    relation: ucfirst($nearest->relation->words()),
+                    name: $nearest->row->name,
+                    notation: $nearest->row->notation,
                 ),
             );
         }

@@ -117,8 +117,8 @@ final class GymHouseRules extends ServiceEntityRepository
          *     calibration?: array<string, int|float>,
          * } $whole
          */
-        $whole = array_replace_recursive($builtIn->toArray(), $content);
+        $whole = array_replace_recursive($builtIn->jsonSerialize(), $content);
 
-        return HouseRules::of([...$whole, 'allows' => $builtIn->toArray()['allows']]);
+        return HouseRules::of([...$whole, 'allows' => $builtIn->jsonSerialize()['allows']]);
     }
 }

@@ -142,7 +142,7 @@ final readonly class HouseRulesRequest
                 unset($thresholds[$warning->id]);
             }
         }
-        $row = $rules->toArray();
+        $row = $rules->jsonSerialize();
         $kept = array_diff_key(
             $row['thresholds'],
             array_flip(

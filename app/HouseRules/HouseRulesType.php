@@ -34,9 +34,4 @@ final class HouseRulesType extends JsonValueType
          */
         return HouseRules::of($stored);
     }
-
-    protected function stored(object $value): array
-    {
-        return $value->toArray();
-    }
 }

@@ -47,8 +47,8 @@ class StoredHouseRules implements Versioned
     public function change(HouseRules $rules, User $editor, \DateTimeImmutable $now): void
     {
         // Values that equal the built-in rules are not stored as a change.
-        $content = $rules->toArray();
-        $this->content = $content === BuiltInHouseRules::named($this->id)->toArray() ? null : $content;
+        $content = $rules->jsonSerialize();
+        $this->content = $content === BuiltInHouseRules::named($this->id)->jsonSerialize() ? null : $content;
         $this->editor = $editor;
         $this->updatedAt = $now;
     }

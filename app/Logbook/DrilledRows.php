@@ -12,6 +12,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
+use Periplus\Core\Session\Load\Figures;
 use Periplus\Core\Session\Log\Attendance;
 use Periplus\Core\Session\Log\Coverage;
 use Periplus\Core\Session\Log\Drilled;
@@ -55,12 +56,10 @@ final readonly class DrilledRows
 
     /**
      * @param list<DrilledRow> $rows
-     *
-     * @return array<string, float> {@see \Periplus\Core\Session\Load\Load::figures}
      */
-    public function figures(array $rows, Attendance $attendance): array
+    public function figures(array $rows, Attendance $attendance): Figures
     {
-        return DrilledCounter::load(array_map($this->drilled(...), $rows), $attendance)->figures();
+        return Figures::ofLoad(DrilledCounter::load(array_map($this->drilled(...), $rows), $attendance));
     }
 
     /**

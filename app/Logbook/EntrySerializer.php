@@ -52,8 +52,8 @@ final readonly class EntrySerializer
                 return [
                     ...$one,
                     'repetitions' => round($one['repetitions'], 1),
-                    'text' => $drawn['text'],
-                    'line' => $drawn['line'],
+                    'text' => $drawn->text,
+                    'line' => $drawn->line,
                     'fallen' => $fallen[$key] ?? [],
                 ];
             },

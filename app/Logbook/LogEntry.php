@@ -13,6 +13,7 @@ use Periplus\App\Run\Run;
 use Periplus\App\Store\DayType;
 use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\Versioned;
+use Periplus\Core\Session\Load\Figures;
 use Periplus\Core\Session\Log\Attendance;
 
 use function Periplus\Core\Language\t;
@@ -29,6 +30,7 @@ use function Periplus\Core\Language\t;
 class LogEntry implements Versioned
 {
     use HasVersion;
+    public const EARLIEST_DAY = '1990-01-01';
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
@@ -115,7 +117,6 @@ class LogEntry implements Versioned
     /**
      * @param string $key by which it is known everywhere, so that it is there once
      * @param Run|null $run that it was made of; null for one that was written by hand
-     * @param array<string, float> $figures {@see \Periplus\Core\Session\Load\Load::figures}
      */
     public function __construct(
         #[ORM\Column(name: 'entry_key', length: 64)]
@@ -123,8 +124,8 @@ class LogEntry implements Versioned
         #[ORM\ManyToOne, ORM\JoinColumn(onDelete: 'SET NULL')]
         private ?Run $run,
         EntryDraft $draft,
-        #[ORM\Column]
-        private array $figures,
+        #[ORM\Column(type: FiguresType::NAME)]
+        private Figures $figures,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         private User $editor,
         #[ORM\Column]
@@ -183,9 +184,8 @@ class LogEntry implements Versioned
      *
      * @param list<DrilledRow> $drilled
      * @param list<FallenLink> $fallen
-     * @param array<string, float> $figures
      */
-    public function writeRows(array $drilled, array $fallen, array $figures): void
+    public function writeRows(array $drilled, array $fallen, Figures $figures): void
     {
         $this->figures = $figures;
         $ids = [];
@@ -285,8 +285,7 @@ class LogEntry implements Versioned
         return null !== $this->removedAt;
     }
 
-    /** @return array<string, float> {@see \Periplus\Core\Session\Load\Load::figures} */
-    public function figures(): array
+    public function figures(): Figures
     {
         return $this->figures;
     }

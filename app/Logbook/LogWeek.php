@@ -6,6 +6,7 @@ namespace Periplus\App\Logbook;
 
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Store\DayType;
+use Periplus\Core\Session\Load\Figures;
 
 /** The sums of one week and course. */
 #[ORM\Entity(repositoryClass: Weeks::class)]
@@ -18,9 +19,8 @@ class LogWeek
     #[ORM\Column(type: 'bigint')]
     private int $workMs;
 
-    /** @var array<string, float> */
-    #[ORM\Column]
-    private array $figures;
+    #[ORM\Column(type: FiguresType::NAME)]
+    private Figures $figures;
 
     /**
      * @param string $week its Monday
@@ -50,6 +50,6 @@ class LogWeek
     {
         $this->sessions = $sum->sessions;
         $this->workMs = $sum->workMs;
-        $this->figures = $sum->figures;
+        $this->figures = $sum->figures();
     }
 }

@@ -386,7 +386,7 @@ final readonly class Logbook
             $day > $this->gym->today()->format('Y-m-d') => t(
                 'This day is in the future. Plan the session instead of logging it.',
             ),
-            $day < Period::EARLIEST => t('This day is too long ago.'),
+            $day < LogEntry::EARLIEST_DAY => t('This day is too long ago.'),
             default => null,
         };
 

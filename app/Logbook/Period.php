@@ -14,7 +14,6 @@ final readonly class Period
 {
     /** Maximum number of years back. */
     private const MAX_YEARS = 30;
-    public const EARLIEST = '1990-01-01';
     private const LATEST = '2101-01-01';
 
     private function __construct(public string $from, public string $to)
@@ -73,7 +72,7 @@ final readonly class Period
     /** Tells whether a day or month is within the range of a gym's lifetime. */
     private static function isNear(string $day): bool
     {
-        return $day >= self::EARLIEST && $day < self::LATEST;
+        return $day >= LogEntry::EARLIEST_DAY && $day < self::LATEST;
     }
 
     private static function day(string $day, string $field): string

@@ -4,26 +4,35 @@ declare(strict_types=1);
 
 namespace Periplus\App\Logbook;
 
+use Periplus\Core\Session\Load\Figures;
+
 /** The sums of several sessions. */
 final readonly class SessionSum
 {
-    /** @param array<string, float> $figures {@see \Periplus\Core\Session\Load\Load::figures} */
-    public function __construct(public int $sessions = 0, public int $workMs = 0, public array $figures = [])
-    {
+    public function __construct(
+        public int $sessions = 0,
+        public int $workMs = 0,
+        private ?Figures $figures = null,
+    ) {
     }
 
     /** @param iterable<self> $sums */
     public static function of(iterable $sums): self
     {
-        [$sessions, $workMs, $figures] = [0, 0, []];
-        foreach ($sums as $sum) {
-            $sessions += $sum->sessions;
-            $workMs += $sum->workMs;
-            foreach ($sum->figures as $name => $value) {
-                $figures[$name] = ($figures[$name] ?? 0.0) + $value;
-            }
+        $sum = new self();
+        foreach ($sums as $other) {
+            $sum = new self(
+                $sum->sessions + $other->sessions,
+                $sum->workMs + $other->workMs,
+                $sum->figures()->plus($other->figures()),
+            );
         }
 
-        return new self($sessions, $workMs, array_map(static fn (float $value): float => round($value, 3), $figures));
+        return $sum;
+    }
+
+    public function figures(): Figures
+    {
+        return $this->figures ?? Figures::none();
     }
 }

@@ -7,6 +7,7 @@ namespace Periplus\App\Logbook;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
+use Periplus\Core\Session\Load\Figures;
 
 /**
  * The sums of each week and course, so that a report over years reads hundreds of rows and not all entries. They are
@@ -81,12 +82,12 @@ final class Weeks extends ServiceEntityRepository
             $weeks->andWhere('w.course = :course')->setParameter('course', $course);
         }
         // Plain values instead of entities: ten years of several courses have thousands of rows.
-        /** @var list<array{week: string, sessions: int, workMs: int, figures?: array<string, float>}> $rows */
+        /** @var list<array{week: string, sessions: int, workMs: int, figures?: Figures}> $rows */
         $rows = $weeks->select('w.week', 'w.sessions', 'w.workMs', ...($withFigures ? ['w.figures'] : []))
             ->getQuery()->getResult();
         $parts = [];
         foreach ($rows as $row) {
-            $parts[$row['week']][] = new SessionSum($row['sessions'], $row['workMs'], $row['figures'] ?? []);
+            $parts[$row['week']][] = new SessionSum($row['sessions'], $row['workMs'], $row['figures'] ?? null);
         }
 
         return array_map(SessionSum::of(...), $parts);
@@ -124,7 +125,7 @@ final class Weeks extends ServiceEntityRepository
 
     private function sum(QueryBuilder $entries): SessionSum
     {
-        /** @var list<array{workMs: int, figures: array<string, float>}> $rows */
+        /** @var list<array{workMs: int, figures: Figures}> $rows */
         $rows = $entries->getQuery()->getResult();
 
         return SessionSum::of(array_map(

@@ -9,6 +9,7 @@ use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Session\Serializer\ChainToOrder;
 use Periplus\Core\Session\Serializer\SequenceSerializer;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -49,11 +50,10 @@ final readonly class ComposeController
         return new JsonResponse(
             SequenceSerializer::serialize(
                 array_map(
-                    static fn (array $one): array => [
-                        'text' => $one['chain'],
-                        'stance' => Stance::from($one['stance'] ?? 'orthodox'),
-                        'level' => null,
-                    ],
+                    static fn (array $one): ChainToOrder => new ChainToOrder(
+                        $one['chain'],
+                        Stance::from($one['stance'] ?? 'orthodox'),
+                    ),
                     $request->combinations,
                 ),
                 $this->numberings->named($request->numbering),

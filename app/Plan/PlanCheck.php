@@ -16,6 +16,7 @@ use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Session\Drill\PlannedCombination;
+use Periplus\Core\Session\Plan\PlanProblem;
 use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Programme\Programme;
@@ -61,29 +62,24 @@ final readonly class PlanCheck
         return new SessionSerializer($this->reader());
     }
 
-    /**
-     * @param array<mixed> $content
-     *
-     * @return array<string, mixed> the document of docs/formats/session.md, with the line of each chain, and what the
-     *                              library has changed since
-     */
-    public function document(array $content): array
+    /** @param array<mixed> $content */
+    public function document(array $content): CheckedPlan
     {
         $reading = $this->reader()->read($content);
-        $document = $this->serializer()->ofReading($reading);
-        [$changed, $problems] = $this->changed($reading->plan);
-        /** @var list<array<string, mixed>> $found */
-        $found = $document['problems'];
+        $changed = $this->changed($reading->plan);
 
-        return [
-            ...$document,
-            'problems' => [...$found, ...$problems],
-            'chains' => $this->chains($reading->plan),
-            'changed' => $changed,
-        ];
+        return new CheckedPlan(
+            $this->serializer()->ofReading($reading),
+            $this->chains($reading->plan),
+            array_map(
+                fn (CombinationSummary $now): ChangedCombination => $this->change($now, $reading->plan),
+                $changed,
+            ),
+            array_map($this->problem(...), $changed),
+        );
     }
 
-    /** @return list<array<string, mixed>> each chain once, as it was typed, with its verdict and its line */
+    /** @return list<ShownChain> each chain once */
     private function chains(SessionPlan $plan): array
     {
         $chains = [];
@@ -92,33 +88,39 @@ final readonly class PlanCheck
             $key = $stance->value.' '.$combination->text;
             if (!isset($chains[$key])) {
                 $result = $this->check->run($combination->inStance, $plan->options());
-                $chains[$key] = [
-                    'chain' => $combination->text,
-                    'stance' => $stance->value,
-                    'level' => Scale::builtIn()->difficulty($result, $plan->tempo)->level,
-                    'verdict' => $result->verdict->value,
-                    'line' => $this->lines->ofChain(
+                $chains[$key] = new ShownChain(
+                    $combination->text,
+                    $stance,
+                    Scale::builtIn()->difficulty($result, $plan->tempo)->level,
+                    $result->verdict,
+                    $this->lines->ofChain(
                         self::notation($combination->inStance),
                         $stance,
                         $plan->rules->id,
                         $plan->numbering,
-                    )['line'],
-                ];
+                    )->line,
+                );
             }
         }
 
         return array_values($chains);
     }
 
-    /**
-     * Returns what was changed or archived in the library since the session was planned.
-     *
-     * @return array{
-     *     list<array<string, mixed>>,
-     *     list<array{place: string, where: string, message: string, stops: bool}>,
-     * }
-     */
+    /** @return list<CombinationSummary> what was changed or archived in the library since the session was planned */
     private function changed(SessionPlan $plan): array
+    {
+        $planned = $this->planned($plan);
+
+        return array_values(array_filter(
+            $this->combinations->summaries(array_keys($planned)),
+            static fn (CombinationSummary $now): bool => null !== $now->archivedAt
+                || $now->content->notation !== self::notation($planned[$now->id]->inStance)
+                || $now->content->stance !== $planned[$now->id]->inStance->stance,
+        ));
+    }
+
+    /** @return array<int, PlannedCombination> by id */
+    private function planned(SessionPlan $plan): array
     {
         $planned = [];
         foreach ($plan->combinations() as $combination) {
@@ -126,58 +128,41 @@ final readonly class PlanCheck
                 $planned[$combination->id] = $combination;
             }
         }
-        $now = [];
-        foreach ($this->combinations->summaries(array_keys($planned)) as $summary) {
-            $now[$summary->id] = $summary;
-        }
-        $changed = $problems = [];
-        foreach ($planned as $id => $combination) {
-            $is = $now[$id] ?? null;
-            if (null === $is) {
-                continue;
-            }
-            $isChanged =
-                $is->content->notation !== self::notation($combination->inStance)
-                || $is->content->stance !== $combination->inStance->stance;
-            if (!$isChanged && null === $is->archivedAt) {
-                continue;
-            }
-            $changed[] = $this->change($combination, $is, $plan);
-            $problems[] = [
-                'place' => '',
-                'where' => $is->content->name,
-                'message' => null !== $is->archivedAt
-                        ? t('This combination was archived since it was planned. Choose another, or keep it.')
-                        : t(
-                            '{name} changed this combination since it was planned. Use the new version, or keep the '
-                                .'old one.',
-                            name: $is->editor['name'],
-                        ),
-                'stops' => false,
-            ];
-        }
 
-        return [$changed, $problems];
+        return $planned;
     }
 
-    /** @return array<string, mixed> */
-    private function change(PlannedCombination $combination, CombinationSummary $now, SessionPlan $plan): array
+    private function problem(CombinationSummary $now): PlanProblem
     {
-        return [
-            'id' => $now->id,
-            'name' => $now->content->name,
-            'archived' => null !== $now->archivedAt,
-            'planned' => [
-                'version' => $combination->version,
-                'chain' => $combination->text,
-                'stance' => $combination->inStance->stance->value,
-            ],
-            'now' => [
-                'version' => $now->version,
-                'chain' => $this->lines->text($now->content->notation, $now->content->stance, $plan->numbering),
-                'stance' => $now->content->stance->value,
-            ],
-        ];
+        return new PlanProblem(
+            '',
+            $now->content->name,
+            null !== $now->archivedAt
+                ? t('This combination was archived since it was planned. Choose another, or keep it.')
+                : t(
+                    '{name} changed this combination since it was planned. Use the new version, or keep the '
+                        .'old one.',
+                    name: $now->editor['name'],
+                ),
+            false,
+        );
+    }
+
+    private function change(CombinationSummary $now, SessionPlan $plan): ChangedCombination
+    {
+        $planned = $this->planned($plan)[$now->id];
+
+        return new ChangedCombination(
+            $now->id,
+            $now->content->name,
+            null !== $now->archivedAt,
+            new ChainVersion($planned->version, $planned->text, $planned->inStance->stance),
+            new ChainVersion(
+                $now->version,
+                $this->lines->text($now->content->notation, $now->content->stance, $plan->numbering),
+                $now->content->stance,
+            ),
+        );
     }
 
     private static function notation(ChainInStance $inStance): string

@@ -54,7 +54,7 @@ final readonly class PlanFileController
         $plan = $this->plans->get($id);
 
         return FileResponse::create(
-            Vtt::write([...$this->check->serializer()->serialize($plan->content()), 'name' => $plan->name()]),
+            Vtt::write($this->check->serializer()->serialize($plan->content()), $plan->name()),
             'text/vtt',
             $plan->name().'.vtt',
         );

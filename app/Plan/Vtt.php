@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Plan;
 
+use Periplus\Core\Session\Serializer\SessionDocument;
+
 use function Periplus\Core\Language\t;
 
 /**
@@ -15,42 +17,28 @@ final class Vtt
     /** Maximum duration of a cue, in ms; it ends when the next cue of its track starts. */
     private const MAX_CUE_MS = 8000;
 
-    /** @param array<string, mixed> $document docs/formats/session.md */
-    public static function write(array $document): string
+    /** @param string $name of the plan */
+    public static function write(SessionDocument $document, string $name): string
     {
-        /**
-         * @var array{
-         *     name: string,
-         *     lengthMs: int,
-         *     tracks: list<array{name: string}>,
-         *     cues: list<array{
-         *         atMs: int,
-         *         track: int|null,
-         *         kind: string,
-         *         text: string,
-         *         words: array{orthodox: string, southpaw: string},
-         *     }>,
-         * } $document
-         */
-        $lines = ['WEBVTT '.self::text($document['name']), ''];
-        foreach ($document['cues'] as $index => $cue) {
-            $until = $cue['atMs'] + self::MAX_CUE_MS;
-            foreach (\array_slice($document['cues'], $index + 1) as $next) {
-                if ($next['track'] === $cue['track'] && $next['atMs'] > $cue['atMs']) {
-                    $until = min($until, $next['atMs']);
+        $lines = ['WEBVTT '.self::text($name), ''];
+        foreach ($document->cues as $index => $cue) {
+            $until = $cue->atMs + self::MAX_CUE_MS;
+            foreach (\array_slice($document->cues, $index + 1) as $next) {
+                if ($next->track === $cue->track && $next->atMs > $cue->atMs) {
+                    $until = min($until, $next->atMs);
                     break;
                 }
             }
-            $text = $cue['text'];
-            if ($cue['words']['orthodox'] !== $cue['text']) {
-                $text .= "\northodox: {$cue['words']['orthodox']}\nsouthpaw: {$cue['words']['southpaw']}";
+            $text = $cue->text;
+            if ($cue->words['orthodox'] !== $cue->text) {
+                $text .= "\northodox: {$cue->words['orthodox']}\nsouthpaw: {$cue->words['southpaw']}";
             }
-            $lines[] = $cue['kind'].'-'.$index;
-            $lines[] = self::time($cue['atMs']).' --> '.self::time($until);
+            $lines[] = $cue->kind->value.'-'.$index;
+            $lines[] = self::time($cue->atMs).' --> '.self::time($until);
             $lines[] =
-                (null === $cue['track']
+                (null === $cue->track
                     ? ''
-                    : '<v '.self::text($document['tracks'][$cue['track']]['name'] ?? t('Track')).'>')
+                    : '<v '.self::text($document->tracks[$cue->track]->name ?? t('Track')).'>')
                 .self::lines($text);
             $lines[] = '';
         }

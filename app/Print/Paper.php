@@ -13,6 +13,8 @@ use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Flow\Serializer\MirrorChangeDocument;
+use Periplus\Core\Flow\Serializer\StanceDocument;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -23,8 +25,6 @@ use function Periplus\Core\Language\t;
 /**
  * Prints combinations on A4, in mm, with embedded fonts: a card with one combination in both stances, and a wall sheet
  * with many.
- *
- * @phpstan-import-type Drawing from LineDrawing
  */
 final readonly class Paper
 {
@@ -84,16 +84,7 @@ final readonly class Paper
             $this->reader->readText(new ChainText($content->notation, $content->stance)),
             new CheckOptions(BuiltInHouseRules::named($content->rules)),
         );
-        /**
-         * @var array<string, array{
-         *     words: list<string>,
-         *     contacts: list<list<string>>,
-         *     guard: array{message: string},
-         * }> $stances
-         */
-        $stances = $document['stances'];
-        /** @var array{changes: list<array{message: string}>} $mirror */
-        $mirror = $document['mirror'];
+        $stances = $document->stances ?? [];
 
         $this->write($pdf, Sheet::NUMBERS, 30, $content->name, 190);
         $this->write(
@@ -110,14 +101,14 @@ final readonly class Paper
             90,
         );
         $pdf->Ln(3);
-        $this->write($pdf, Sheet::NUMBERS, 40, self::apart($drawn['text']), 255);
+        $this->write($pdf, Sheet::NUMBERS, 40, self::apart($drawn->text), 255);
         if ('parity' !== $numbering->id) {
             $this->write($pdf, Sheet::WORDS, 8, 'Numbers: '.$numbering->name, 90);
         }
         $pdf->Ln(2);
         $this->line(
             $pdf,
-            $drawn['line'],
+            $drawn->line,
             $content,
             self::MARGIN,
             $pdf->GetY(),
@@ -137,23 +128,23 @@ final readonly class Paper
             $words = array_map(
                 static fn (string $word, array $contacts): string => $word
                     .([] === $contacts ? '' : ' ('.implode(', ', $contacts).')'),
-                $inStance['words'],
-                $inStance['contacts'],
+                $inStance->words,
+                $inStance->contacts,
             );
             $this->write($pdf, Sheet::WORDS, 14, implode(',  ', $words), 255);
-            $this->write($pdf, Sheet::WORDS, 9.5, $inStance['guard']['message'], 90);
+            $this->write($pdf, Sheet::WORDS, 9.5, $inStance->guard->message, 90);
             $pdf->Ln(2.5);
         }
         // The guard is described above already.
-        $guards = array_column(array_column($stances, 'guard'), 'message');
+        $guards = array_map(static fn (StanceDocument $stance): string => $stance->guard->message, $stances);
         $changes = array_filter(
-            $mirror['changes'],
-            static fn (array $change): bool => !\in_array($change['message'], $guards, true),
+            $document->mirror->changes ?? [],
+            static fn (MirrorChangeDocument $change): bool => !\in_array($change->message, $guards, true),
         );
         if ([] !== $changes) {
             $this->write($pdf, Sheet::NUMBERS, 14, t('What mirroring changes'), 255);
             foreach ($changes as $change) {
-                $this->write($pdf, Sheet::WORDS, 9.5, '• '.$change['message'], 255);
+                $this->write($pdf, Sheet::WORDS, 9.5, '• '.$change->message, 255);
             }
             $pdf->Ln(2);
         }
@@ -199,10 +190,10 @@ final readonly class Paper
         $column = 0;
         foreach ($rows as $row) {
             $drawn = $this->lines->render($row->content, $numbering, LineSize::Sheet);
-            $pdf->useFont(Sheet::NUMBERS, 22, self::apart($drawn['text']));
+            $pdf->useFont(Sheet::NUMBERS, 22, self::apart($drawn->text));
             $height =
                 self::BLOCK_HEIGHT
-                + self::EXTRA_LINE_HEIGHT * ($pdf->getNumLines(self::apart($drawn['text']), $width) - 1);
+                + self::EXTRA_LINE_HEIGHT * ($pdf->getNumLines(self::apart($drawn->text), $width) - 1);
             if ($y + $height > 210 - 8) {
                 if (1 === $column) {
                     $pdf->AddPage();
@@ -222,8 +213,8 @@ final readonly class Paper
                 $width,
             );
             $pdf->setX($x);
-            $this->write($pdf, Sheet::NUMBERS, 22, self::apart($drawn['text']), 255, $width);
-            $this->line($pdf, $drawn['line'], $row->content, $x, $pdf->GetY(), $width, self::MAX_LINE_HEIGHT_ON_SHEET);
+            $this->write($pdf, Sheet::NUMBERS, 22, self::apart($drawn->text), 255, $width);
+            $this->line($pdf, $drawn->line, $row->content, $x, $pdf->GetY(), $width, self::MAX_LINE_HEIGHT_ON_SHEET);
             $y += $height;
         }
 
@@ -248,12 +239,11 @@ final readonly class Paper
     /**
      * Draws the line as large as possible: full width, with as many drawing units as the height allows.
      *
-     * @param Drawing $drawing
      * @param float $most height in mm
      */
     private function line(
         Sheet $pdf,
-        array $drawing,
+        LineDrawing $drawing,
         CombinationContent $content,
         float $x,
         float $y,
@@ -262,7 +252,7 @@ final readonly class Paper
     ): void {
         $svg = new LineSvg(
             $drawing,
-            ($width * $drawing['height']) / $most,
+            ($width * $drawing->height) / $most,
             $content->stance,
             Sheet::NUMBERS,
             Sheet::WORDS,

@@ -44,8 +44,8 @@ final readonly class PrintController
         $drawn = $this->lines->render($row->content, $this->numberings->forUser($user), LineSize::Full);
 
         return FileResponse::create(
-            (new LineSvg($drawn['line'], self::MIN_WIDTH, $row->content->stance))->write(
-                $row->content->name.': '.$drawn['text'],
+            (new LineSvg($drawn->line, self::MIN_WIDTH, $row->content->stance))->write(
+                $row->content->name.': '.$drawn->text,
             ),
             'image/svg+xml',
             $row->content->name.'.svg',

@@ -149,7 +149,7 @@ final readonly class RulePreviewController
     /** @return array<string, mixed> */
     private static function set(HouseRules $set): array
     {
-        $row = $set->toArray();
+        $row = $set->jsonSerialize();
 
         return [
             ...$row,

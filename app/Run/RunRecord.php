@@ -9,6 +9,7 @@ use Periplus\App\Store\Conflict;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Wall\Wall;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Session\Wall\WallChain;
 use Periplus\Core\Session\Wall\WallSerializer;
 
 use function Periplus\Core\Language\t;
@@ -105,15 +106,15 @@ final readonly class RunRecord
         ];
     }
 
-    /** @return mixed the chains of its programme as an athlete reads them */
-    public function chainsIn(int $id, int $version, Numbering $numbering): mixed
+    /** @return list<WallChain> the chains of its programme as an athlete reads them */
+    public function chainsIn(int $id, int $version, Numbering $numbering): array
     {
         $programme = $this->programmes->build(
             $this->runs->get($id)->content(),
             \array_slice($this->runs->amendments($id), 0, $version - 1),
         );
 
-        return WallSerializer::serialize($programme, $numbering)['chains'];
+        return WallSerializer::serialize($programme, $numbering)->chains;
     }
 
     /** @return int how many were not known */

@@ -26,9 +26,4 @@ final class RunStateType extends JsonValueType
          */
         return RunState::of($stored);
     }
-
-    protected function stored(object $value): array
-    {
-        return $value->toArray();
-    }
 }

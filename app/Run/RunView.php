@@ -56,7 +56,7 @@ final readonly class RunView
             'programme' => $this->programme,
             'lengthMs' => $this->lengthMs,
             'followKey' => $this->followKey,
-            'state' => $this->state->toArray(),
+            'state' => $this->state,
         ];
     }
 

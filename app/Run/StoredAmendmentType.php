@@ -31,9 +31,4 @@ final class StoredAmendmentType extends JsonValueType
          */
         return StoredAmendment::ofJson($stored);
     }
-
-    protected function stored(object $value): object
-    {
-        return $value;
-    }
 }

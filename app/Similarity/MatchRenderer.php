@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\App\Similarity;
 
+use Periplus\App\Combination\ChainRow;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\Core\Notation\Numbering;
-use Periplus\Core\Similarity\Relation;
+use Periplus\Core\Technique\Stance;
 
 /** Serializes the result of {@see SimilarCombinations}. */
 final readonly class MatchRenderer
@@ -17,27 +18,21 @@ final readonly class MatchRenderer
     {
     }
 
-    /**
-     * @param list<array{
-     *     row: array{id: int, name: string, notation: string, stance: string, verdict: string},
-     *     relation: Relation,
-     *     distance: float,
-     * }> $found
-     *
-     * @return array{matches: list<array<string, mixed>>, total: int} the first of them, and how many there are
-     */
-    public function render(array $found, Numbering $numbering): array
+    /** @param list<RelatedChain> $found */
+    public function render(array $found, Numbering $numbering): Matches
     {
-        return [
-            'matches' => array_map(
-                fn (array $match): array => [
-                    ...$this->lines->with($match['row'], $numbering),
-                    'relation' => $match['relation']->value,
-                    'distance' => $match['distance'],
-                ],
+        return new Matches(
+            array_map(
+                fn (RelatedChain $one): ShownMatch => new ShownMatch($one, $this->text($one->row, $numbering)),
                 \array_slice($found, 0, self::MAX_SHOWN),
             ),
-            'total' => \count($found),
-        ];
+            \count($found),
+        );
+    }
+
+    /** Returns the chain in a numbering. */
+    public function text(ChainRow $row, Numbering $numbering): string
+    {
+        return $this->lines->text($row->notation, Stance::from($row->stance), $numbering);
     }
 }

@@ -18,8 +18,6 @@ use Periplus\Core\Technique\Catalogue;
 /**
  * Finds combinations similar to a chain: the same, its mirror, near, contained in it or containing it; and families. It
  * uses indices; only combinations that contain the chain are found by scanning the sequences.
- *
- * @phpstan-type Relative array{id: int, name: string, notation: string, stance: string, verdict: string}
  */
 final readonly class SimilarCombinations
 {
@@ -34,13 +32,7 @@ final readonly class SimilarCombinations
     ) {
     }
 
-    /**
-     * @return list<array{
-     *     row: Relative,
-     *     relation: Relation,
-     *     distance: float,
-     * }> the closest first; what contains it, too
-     */
+    /** @return list<RelatedChain> the closest first; what contains it, too */
     public function find(ChainInStance $inStance, ?int $except = null): array
     {
         $sequence = Sequence::of($inStance->chain);
@@ -67,11 +59,7 @@ final readonly class SimilarCombinations
      *
      * @param array<TKey, ChainInStance> $chains
      *
-     * @return array<TKey, array{
-     *     row: Relative,
-     *     relation: Relation,
-     *     distance: float,
-     * }> without those that nothing is near to
+     * @return array<TKey, RelatedChain> without those that nothing is near to
      */
     public function nearest(array $chains): array
     {
@@ -115,7 +103,7 @@ final readonly class SimilarCombinations
     /**
      * @param list<ChainRow> $rows candidates
      *
-     * @return list<array{row: Relative, relation: Relation, distance: float}>
+     * @return list<RelatedChain>
      */
     private function related(ChainInStance $chain, array $rows, ?int $except): array
     {
@@ -135,19 +123,15 @@ final readonly class SimilarCombinations
     }
 
     /**
-     * @param array<int, array{row: Relative, relation: Relation, distance: float}> $found
+     * @param array<int, RelatedChain> $found
      * @param list<ChainRow> $mirrors
      *
-     * @return array<int, array{
-     *     row: Relative,
-     *     relation: Relation,
-     *     distance: float,
-     * }> with those that are mirrors and nothing closer
+     * @return array<int, RelatedChain> with those that are mirrors and nothing closer
      */
     private function withMirrors(array $found, array $mirrors): array
     {
         foreach ($mirrors as $row) {
-            $found[$row->id] ??= ['row' => $row->toArray(), 'relation' => Relation::Mirror, 'distance' => 0.0];
+            $found[$row->id] ??= new RelatedChain($row, Relation::Mirror, 0.0);
         }
 
         return $found;
@@ -156,7 +140,7 @@ final readonly class SimilarCombinations
     /**
      * @param list<ChainRow> $rows candidates
      *
-     * @return array<int, array{row: Relative, relation: Relation, distance: float}> those that are related, by id
+     * @return array<int, RelatedChain> those that are related, by id
      */
     private function compared(ChainInStance $chain, array $rows): array
     {
@@ -167,11 +151,7 @@ final readonly class SimilarCombinations
             $other = Sequence::read($row->sequence);
             $relation = Relation::between($sequence, $other, $distance);
             if (null !== $relation) {
-                $found[$row->id] = [
-                    'row' => $row->toArray(),
-                    'relation' => $relation,
-                    'distance' => $distance->distance($sequence, $other),
-                ];
+                $found[$row->id] = new RelatedChain($row, $relation, $distance->distance($sequence, $other));
             }
         }
 
@@ -179,26 +159,18 @@ final readonly class SimilarCombinations
     }
 
     /**
-     * @param array<int, array{row: Relative, relation: Relation, distance: float}> $found
+     * @param array<int, RelatedChain> $found
      *
-     * @return list<array{row: Relative, relation: Relation, distance: float}>
+     * @return list<RelatedChain>
      */
     private static function closestFirst(array $found): array
     {
-        $order = array_flip(array_map(static fn (Relation $relation): string => $relation->value, Relation::cases()));
-        usort(
-            $found,
-            static fn (array $a, array $b): int => [
-                $order[$a['relation']->value],
-                $a['distance'],
-                $a['row']['name'],
-            ] <=> [$order[$b['relation']->value], $b['distance'], $b['row']['name']],
-        );
+        usort($found, RelatedChain::compare(...));
 
         return $found;
     }
 
-    /** @return list<Relative> what it grew from, the first beginning first */
+    /** @return list<ChainRow> what it grew from, the first beginning first */
     public function ancestors(Sequence $sequence): array
     {
         $beginnings = Family::stem($sequence)->beginnings();
@@ -207,45 +179,30 @@ final readonly class SimilarCombinations
             $rows,
             static fn (ChainRow $a, ChainRow $b): int => [\strlen($a->stem), $a->id] <=> [\strlen($b->stem), $b->id],
         );
-        // Of several with one stem, one represents all.
-        $rows = array_values(array_column($rows, null, 'stem'));
 
-        return array_map(static fn (ChainRow $row): array => $row->toArray(), $rows);
+        // Of several with one stem, one represents all.
+        return array_values(array_column($rows, null, 'stem'));
     }
 
-    /** @return list<Relative> what it holds as a run that is not its beginning, the longest first */
+    /** @return list<ChainRow> what it holds as a run that is not its beginning, the longest first */
     public function contained(Sequence $sequence): array
     {
         $rows = $this->chains->withSequences(\array_slice($sequence->runs(), 0, 2000));
         usort($rows, static fn (ChainRow $a, ChainRow $b): int => \strlen($b->sequence) <=> \strlen($a->sequence));
 
-        return array_map(static fn (ChainRow $row): array => $row->toArray(), $rows);
+        return $rows;
     }
 
-    /**
-     * Returns the combinations that grow from it, each with its parent.
-     *
-     * @return list<array{row: Relative, parent: int}> in rising order of the stems
-     */
-    public function descendants(int $id, Sequence $sequence): array
+    /** @return list<ChainRow> what grows from it, in rising order of the stems */
+    public function descendants(Sequence $sequence): array
     {
-        $text = Family::stem($sequence)->text();
-        $rows = $this->chains->grownFrom($text, self::MAX_RESULTS);
-        $parents = Family::parents([
-            [$id, $text],
-            ...array_map(static fn (ChainRow $row): array => [$row->id, $row->stem], $rows),
-        ]);
-
-        return array_map(
-            static fn (ChainRow $row): array => ['row' => $row->toArray(), 'parent' => $parents[$row->id] ?? $id],
-            $rows,
-        );
+        return $this->chains->grownFrom(Family::stem($sequence)->text(), self::MAX_RESULTS);
     }
 
     /**
      * Returns the closest pairs of the whole library: they differ only in effort, a target, or one item.
      *
-     * @return list<array{one: Relative, other: Relative, relation: Relation, distance: float}> the closest first
+     * @return list<RelatedPair> the closest first
      */
     public function pairs(int $most): array
     {
@@ -263,32 +220,21 @@ final readonly class SimilarCombinations
             [$first, $second] = [Sequence::read($rows[$one]->sequence), Sequence::read($rows[$other]->sequence)];
             $relation = Relation::between($first, $second, $distance);
             if (\in_array($relation, [Relation::Same, Relation::TargetDiffers, Relation::OneApart], true)) {
-                $found[] = [
-                    'one' => $rows[$one]->toArray(),
-                    'other' => $rows[$other]->toArray(),
-                    'relation' => $relation,
-                    'distance' => $distance->distance($first, $second),
-                ];
+                $found[] = new RelatedPair(
+                    $rows[$one],
+                    $rows[$other],
+                    $relation,
+                    $distance->distance($first, $second),
+                );
             }
         }
-        usort(
-            $found,
-            static fn (array $a, array $b): int => [$a['distance'], $a['one']['name'], $a['other']['name']] <=> [
-                $b['distance'],
-                $b['one']['name'],
-                $b['other']['name'],
-            ],
-        );
+        usort($found, RelatedPair::compare(...));
 
         return \array_slice($found, 0, $most);
     }
 
-    /**
-     * Computes the families of the whole library in one walk.
-     *
-     * @return array{orphans: list<Relative>, orphanCount: int, hubs: list<array{row: Relative, children: int}>}
-     */
-    public function overview(int $most): array
+    /** Computes the families of the whole library in one walk. */
+    public function overview(int $most): FamilyOverview
     {
         $parents = Family::parents($this->chains->stems());
         $children = array_count_values(array_filter($parents, static fn (?int $parent): bool => null !== $parent));
@@ -301,18 +247,15 @@ final readonly class SimilarCombinations
         );
         arsort($children);
         $hubs = \array_slice($children, 0, $most, true);
-        $named = [];
-        foreach ($this->chains->withIds([...array_keys($hubs), ...\array_slice($orphans, 0, $most)]) as $row) {
-            $named[$row->id] = $row->toArray();
+        $shown = array_flip(\array_slice($orphans, 0, $most));
+        $rows = [];
+        foreach ($this->chains->withIds([...array_keys($hubs), ...array_keys($shown)]) as $row) {
+            $rows[$row->id] = $row;
         }
-        $orphanRows = array_values(array_intersect_key($named, array_flip(\array_slice($orphans, 0, $most))));
-        usort($orphanRows, static fn (array $a, array $b): int => $a['name'] <=> $b['name']);
-        $hubRows = [];
-        foreach ($hubs as $id => $count) {
-            $hubRows[] = ['row' => $named[$id], 'children' => $count];
-        }
+        $orphanRows = array_values(array_intersect_key($rows, $shown));
+        usort($orphanRows, static fn (ChainRow $a, ChainRow $b): int => $a->name <=> $b->name);
 
-        return ['orphans' => $orphanRows, 'orphanCount' => \count($orphans), 'hubs' => $hubRows];
+        return new FamilyOverview($orphanRows, \count($orphans), $hubs, array_intersect_key($rows, $hubs));
     }
 
     /** @return list<ChainRow> what shares a hash of its neighbourhood */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Similarity;
 
 use Periplus\App\Account\User;
+use Periplus\App\Combination\ChainRow;
 use Periplus\App\Combination\Combinations;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\DraftReader;
@@ -12,6 +13,7 @@ use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Similarity\Family;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -43,6 +45,13 @@ final readonly class SimilarityController
         $sequence = $combination->sequence();
         $alike = $this->similar->find($drafts->fromContent($combination->content())->inStance, $id);
 
+        $text = fn (ChainRow $row): string => $this->matches->text($row, $numbering);
+        $descendants = $this->similar->descendants($sequence);
+        $parents = Family::parents([
+            [$id, Family::stem($sequence)->text()],
+            ...array_map(static fn (ChainRow $row): array => [$row->id, $row->stem], $descendants),
+        ]);
+
         return new JsonResponse([
             'ancestors' => $this->relatives($this->similar->ancestors($sequence), $numbering),
             'contained' => $this->relatives(
@@ -50,13 +59,14 @@ final readonly class SimilarityController
                 $numbering,
             ),
             'descendants' => array_map(
-                fn (array $found): array => [
-                    ...$this->lines->with($found['row'], $numbering),
-                    'parent' => $found['parent'],
-                ],
-                $this->similar->descendants($id, $sequence),
+                static fn (ChainRow $row): Descendant => new Descendant(
+                    $row,
+                    $text($row),
+                    $parents[$row->id] ?? $id,
+                ),
+                $descendants,
             ),
-            'alike' => $this->matches->render($alike, $numbering)['matches'],
+            'alike' => $this->matches->render($alike, $numbering)->matches,
         ]);
     }
 
@@ -67,14 +77,16 @@ final readonly class SimilarityController
         $overview = $this->similar->overview(self::MAX_LISTED);
 
         return new JsonResponse([
-            'orphans' => $this->relatives($overview['orphans'], $numbering),
-            'orphanCount' => $overview['orphanCount'],
+            'orphans' => $this->relatives($overview->orphans, $numbering),
+            'orphanCount' => $overview->orphanCount,
             'hubs' => array_map(
-                fn (array $hub): array => [
-                    ...$this->lines->with($hub['row'], $numbering),
-                    'children' => $hub['children'],
-                ],
-                $overview['hubs'],
+                fn (int $id, int $children): Hub => new Hub(
+                    $overview->hubs[$id],
+                    $this->matches->text($overview->hubs[$id], $numbering),
+                    $children,
+                ),
+                array_keys($overview->children),
+                $overview->children,
             ),
         ]);
     }
@@ -86,45 +98,43 @@ final readonly class SimilarityController
     {
         $numbering = $this->numberings->forUser($user);
         $pairs = $this->similar->pairs(self::MAX_PAIRS);
-        $ids = array_values(
-            array_unique(
-                array_merge(
-                    ...array_map(static fn (array $pair): array => [$pair['one']['id'], $pair['other']['id']], $pairs),
-                ),
-            ),
+        $ids = array_merge(
+            ...array_map(static fn (RelatedPair $pair): array => [$pair->one->id, $pair->other->id], $pairs),
         );
         $rows = [];
-        foreach ($table->summaries($ids) as $row) {
+        foreach ($table->summaries(array_values(array_unique($ids))) as $row) {
             $rows[$row->id] = $this->lines->row($row, $numbering);
         }
+        // A combination may have been archived meanwhile.
+        $shown = array_filter(
+            $pairs,
+            static fn (RelatedPair $pair): bool => isset($rows[$pair->one->id], $rows[$pair->other->id]),
+        );
 
         return new JsonResponse([
-            'pairs' => array_values(
-                array_filter(
-                    array_map(
-                        static fn (array $pair): ?array => isset($rows[$pair['one']['id']], $rows[$pair['other']['id']])
-                            ? [
-                                'one' => $rows[$pair['one']['id']],
-                                'other' => $rows[$pair['other']['id']],
-                                'relation' => $pair['relation']->value,
-                                'words' => $pair['relation']->words(),
-                                'distance' => $pair['distance'],
-                            ]
-                            : null,
-                        $pairs,
-                    ),
-                ),
+            'pairs' => array_map(
+                static fn (RelatedPair $pair): array => [
+                    'one' => $rows[$pair->one->id],
+                    'other' => $rows[$pair->other->id],
+                    'relation' => $pair->relation->value,
+                    'words' => $pair->relation->words(),
+                    'distance' => $pair->distance,
+                ],
+                array_values($shown),
             ),
         ]);
     }
 
     /**
-     * @param list<array{id: int, name: string, notation: string, stance: string, verdict: string}> $rows
+     * @param list<ChainRow> $rows
      *
-     * @return list<array<string, mixed>>
+     * @return list<Relative>
      */
     private function relatives(array $rows, Numbering $numbering): array
     {
-        return array_map(fn (array $row): array => $this->lines->with($row, $numbering), $rows);
+        return array_map(
+            fn (ChainRow $row): Relative => new Relative($row, $this->matches->text($row, $numbering)),
+            $rows,
+        );
     }
 }

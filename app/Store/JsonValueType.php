@@ -8,25 +8,18 @@ use Doctrine\DBAL\Platforms\AbstractPlatform;
 use Doctrine\DBAL\Types\JsonType;
 
 /**
- * Base of column types that store a value object as JSON.
+ * Base of column types that store a value object as JSON, as it serialises.
  *
  * @template T of object
  */
 abstract class JsonValueType extends JsonType
 {
     /**
-     * @param array<mixed> $stored what {@see stored} returned
+     * @param array<mixed> $stored the value as JSON has it
      *
      * @return T
      */
     abstract protected function value(array $stored): object;
-
-    /**
-     * @param T $value
-     *
-     * @return array<mixed>|object
-     */
-    abstract protected function stored(object $value): array|object;
 
     /** @return T|null */
     public function convertToPHPValue(mixed $value, AbstractPlatform $platform): ?object
@@ -42,9 +35,8 @@ abstract class JsonValueType extends JsonType
             return null;
         }
 
-        /** @var T $value */
         return json_encode(
-            $this->stored($value),
+            $value,
             \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION,
         );
     }

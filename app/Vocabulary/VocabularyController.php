@@ -8,7 +8,7 @@ use Periplus\App\Card\CardRequest;
 use Periplus\App\Exchange\ImportRequest;
 use Periplus\App\Print\Paper;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Drawing\Glyphs;
+use Periplus\Core\Drawing\DrawingData;
 use Periplus\Core\Flow\Generate\GenerationCriteria;
 use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Measure\Wave;
@@ -31,6 +31,7 @@ final readonly class VocabularyController
     #[Route('/api/vocabulary', methods: 'GET')]
     public function __invoke(Request $request): Response
     {
+        $drawing = DrawingData::builtIn();
         $response = new JsonResponse([
             'strikes' => array_map(
                 static fn (Strike $strike): array => [
@@ -48,7 +49,7 @@ final readonly class VocabularyController
                     'id' => $move->id,
                     'kind' => $move->kind->value,
                     'words' => $move->words(),
-                    'glyph' => Glyphs::path($move->id),
+                    'glyph' => $drawing->glyph($move->id),
                 ],
                 array_values($this->catalogue->moves),
             ),

@@ -11,6 +11,15 @@ enum Effort: string
     case Plain = '';
     case Hard = '!';
 
+    public function word(): string
+    {
+        return match ($this) {
+            self::Light => 'light',
+            self::Plain => 'plain',
+            self::Hard => 'hard',
+        };
+    }
+
     /** Returns a rank for comparing two strikes: light, plain, hard. */
     public function rank(): int
     {

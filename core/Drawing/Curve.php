@@ -5,29 +5,39 @@ declare(strict_types=1);
 namespace Periplus\Core\Drawing;
 
 /**
- * Builds smooth curves through points, as cubic Bézier pieces. A curve is a list of number lists: the first is its
- * start, each other one holds the two control points and the end of a piece. Scaling x does not change the form, so x
- * may be in milliseconds.
+ * A smooth curve through points, as cubic Bézier pieces. Scaling x does not change the form, so x may be in
+ * milliseconds. It serialises as its pieces.
  *
  * @phpstan-type Point array{float, float}
- * @phpstan-type Pieces list<list<float>>
  */
-final readonly class Curve
+final readonly class Curve implements \JsonSerializable
 {
+    /**
+     * @param list<list<float>> $pieces the first is the start; each other one holds the two control points and the end
+     *                                  of a piece
+     */
+    private function __construct(public array $pieces)
+    {
+    }
+
+    /** @return list<list<float>> */
+    public function jsonSerialize(): array
+    {
+        return $this->pieces;
+    }
+
     /**
      * Returns a curve that is monotone between its points, so that it does not overshoot the computed weight
      * (M. Steffen, "A simple method for monotonic interpolation in one dimension", Astronomy and Astrophysics 239,
      * 1990).
      *
      * @param list<Point> $points in rising order of x, no x twice
-     *
-     * @return Pieces
      */
-    public static function monotone(array $points): array
+    public static function monotone(array $points): self
     {
         $last = \count($points) - 1;
         if ($last < 1) {
-            return $points;
+            return new self($points);
         }
         $slopes = [];
         for ($index = 1; $index < $last; ++$index) {
@@ -55,17 +65,15 @@ final readonly class Curve
             ];
         }
 
-        return $pieces;
+        return new self($pieces);
     }
 
     /**
      * Returns a curve that is level at every point.
      *
      * @param list<Point> $points
-     *
-     * @return Pieces
      */
-    public static function level(array $points): array
+    public static function level(array $points): self
     {
         $pieces = \array_slice($points, 0, 1);
         for ($index = 1; $index < \count($points); ++$index) {
@@ -74,7 +82,7 @@ final readonly class Curve
             $pieces[] = [$middle, $y0, $middle, $y1, $x1, $y1];
         }
 
-        return $pieces;
+        return new self($pieces);
     }
 
     /**

@@ -27,7 +27,7 @@ use Periplus\Core\Technique\Limb;
  *     calibration?: array<string, int|float>,
  * }
  */
-final readonly class HouseRules
+final readonly class HouseRules implements \JsonSerializable
 {
     /**
      * @param list<Limb> $allows what the sport lets land
@@ -65,7 +65,7 @@ final readonly class HouseRules
     }
 
     /** @return SetRow */
-    public function toArray(): array
+    public function jsonSerialize(): array
     {
         return [
             'id' => $this->id,

@@ -36,12 +36,12 @@ final readonly class Words
     /** @return list<string> the words of each item */
     public function items(ChainInStance $inStance): array
     {
-        $words = [];
-        foreach ($inStance->chain->items as $index => $item) {
-            $words[] = $this->item($item, $inStance->stances[$index]);
-        }
+        return array_map($this->item(...), $inStance->chain->items, $inStance->stances);
+    }
 
-        return $words;
+    public function itemOf(ChainInStance $inStance, int $index): string
+    {
+        return $this->item($inStance->chain->items[$index], $inStance->stances[$index]);
     }
 
     public function item(Item $item, Stance $running): string

@@ -19,6 +19,12 @@ enum Relation: string
     case Contains = 'contains';
     case Alike = 'alike';
 
+    /** Returns a rank for sorting: the closest is 0. */
+    public function rank(): int
+    {
+        return (int) array_search($this, self::cases(), true);
+    }
+
     /** Returns the words before the name of the other chain. */
     public function words(): string
     {

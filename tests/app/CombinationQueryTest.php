@@ -147,8 +147,8 @@ final class CombinationQueryTest extends ApiTestCase
             Stance::Orthodox,
         ));
         foreach ($similars as $similar) {
-            if (Relation::Mirror !== $similar['relation']) {
-                $found[$similar['row']['id']] = $similar['relation'];
+            if (Relation::Mirror !== $similar->relation) {
+                $found[$similar->row->id] = $similar->relation;
             }
         }
 

@@ -33,7 +33,7 @@ final class HouseRulesTest extends ApiTestCase
      */
     public static function change(array $schools = [], array $severities = [], array $thresholds = []): array
     {
-        $set = BuiltInHouseRules::named('kickboxing')->toArray();
+        $set = BuiltInHouseRules::named('kickboxing')->jsonSerialize();
 
         return [
             'schools' => [...$set['schools'], ...$schools],

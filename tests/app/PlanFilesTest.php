@@ -5,6 +5,11 @@ declare(strict_types=1);
 namespace Periplus\Tests\App;
 
 use Periplus\App\Plan\Vtt;
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Programme\Cue;
+use Periplus\Core\Session\Programme\Place;
+use Periplus\Core\Session\Serializer\CueDocument;
+use Periplus\Core\Session\Serializer\SessionDocument;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 
 /**
@@ -70,21 +75,16 @@ final class PlanFilesTest extends ApiTestCase
     /** An empty line would end a cue of WebVTT: W3C, WebVTT, section 4.1. */
     public function testAnEmptyLineInATextCutsNoCue(): void
     {
-        $cue = [
-            'atMs' => 0,
-            'track' => null,
-            'kind' => 'show',
-            'text' => "one\n\n \ntwo --> 3",
-            'words' => ['orthodox' => "one\n\n \ntwo --> 3", 'southpaw' => ''],
-        ];
+        $cue = static fn (int $atMs, string $text): CueDocument => new CueDocument(
+            new Cue($atMs, null, CueKind::Show, $text, new Place()),
+            ['orthodox' => $text, 'southpaw' => ''],
+            null,
+            null,
+        );
+        $cues = [$cue(0, "one\n\n \ntwo --> 3"), $cue(1000, "\n\n")];
         $blocks = explode(
             "\n\n",
-            trim(Vtt::write([
-                'name' => 'Session',
-                'lengthMs' => 8000,
-                'tracks' => [],
-                'cues' => [$cue, [...$cue, 'atMs' => 1000, 'text' => "\n\n"]],
-            ])),
+            trim(Vtt::write(new SessionDocument('', 1, 8000, [], [], [], [], [], [], $cues), 'Session')),
         );
 
         self::assertCount(3, $blocks, 'the head and two cues');

@@ -154,7 +154,11 @@ final class SuggestTest extends ApiTestCase
         $answer = $this->ask('POST', '/api/generate', ['rules' => 'boxing', 'weapons' => ['elbow']]);
 
         self::assertSame(
-            ['words' => 'with any weapon', 'criteria' => ['weapons' => ['hand', 'elbow', 'leg', 'knee']]],
+            [
+                'criterion' => 'weapons',
+                'words' => 'with any weapon',
+                'criteria' => ['weapons' => ['hand', 'elbow', 'leg', 'knee']],
+            ],
             $answer->body['bent'],
         );
         self::assertNotSame([], $answer->body['chains'], 'The wishes bend to what can be met.');

@@ -9,6 +9,7 @@ use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -81,21 +82,22 @@ final class DemoGymTest extends TestCase
         $note = $row['note'] ?? '';
 
         if (1 === preg_match('/on purpose|reloads|the wrong|loads the other side|Check the weight/i', $note)) {
-            self::assertNotSame('flows', $document['verdict'], $note);
+            self::assertNotSame(Verdict::Flows, $document->verdict, $note);
         } else {
-            self::assertSame('flows', $document['verdict']);
+            self::assertSame(Verdict::Flows, $document->verdict);
         }
-        self::assertSame(str_starts_with($note, 'Breaks on purpose'), 'breaks' === $document['verdict'], $note);
+        self::assertSame(
+            str_starts_with($note, 'Breaks on purpose'),
+            Verdict::Breaks === $document->verdict,
+            $note,
+        );
         if (\in_array('liver', $row['themes'] ?? [], true)) {
-            self::assertIsArray($document['stances']);
-            $own = $document['stances'][$row['stance'] ?? 'orthodox'];
-            self::assertIsArray($own);
-            self::assertIsArray($own['contacts']);
+            self::assertNotNull($document->stances);
             self::assertContains(
-                ['to the liver'],
+                'to the liver',
                 array_map(
-                    static fn (mixed $contacts): mixed => \is_array($contacts) ? \array_slice($contacts, 0, 1) : null,
-                    $own['contacts'],
+                    static fn (array $contacts): ?string => $contacts[0] ?? null,
+                    $document->stances[$row['stance'] ?? 'orthodox']->contacts,
                 ),
             );
         }
@@ -113,9 +115,8 @@ final class DemoGymTest extends TestCase
                 Reader::builtIn()->readText(new ChainText($row['chain'])),
                 new CheckOptions(BuiltInHouseRules::named($row['rules'])),
             );
-            self::assertIsArray($document['level']);
-            self::assertIsInt($document['level']['level']);
-            ++$apart[abs($document['level']['level'] - $row['level'])];
+            self::assertNotNull($document->level);
+            ++$apart[abs($document->level->level - $row['level'])];
         }
 
         self::assertGreaterThan(0.6 * \count(self::rows()), $apart[0]);

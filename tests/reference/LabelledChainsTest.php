@@ -54,12 +54,11 @@ final class LabelledChainsTest extends TestCase
             new CheckOptions(BuiltInHouseRules::named($rules)),
         );
 
-        self::assertSame([], $document['problems']);
+        self::assertSame([], $document->problems);
         isset(self::DISAGREES[$chain])
-            ? self::assertNotContains($document['linkVerdict'], $verdicts, 'Agrees by now: '.$chain)
-            : self::assertContains($document['linkVerdict'], $verdicts);
-        self::assertIsArray($document['findings']);
-        $reported = array_column($document['findings'], 'id');
+            ? self::assertNotContains($document->linkVerdict?->value, $verdicts, 'Agrees by now: '.$chain)
+            : self::assertContains($document->linkVerdict?->value, $verdicts);
+        $reported = array_column($document->findings, 'id');
         foreach ($findings as $finding) {
             self::assertContains($finding, $reported);
         }

@@ -61,80 +61,86 @@ final readonly class GenerationCriteria
     }
 
     /**
-     * The same criteria with one of them given up.
+     * Returns the same criteria with one of them given up.
      *
-     * @return array<string, array{
-     *     string,
-     *     self,
-     *     array<string, int|string|bool|list<string>|null>,
-     * }> by the criterion: what giving it up means, in words, what is left, and what that is in a request
+     * @return list<RelaxedCriteria>
      */
     public function relaxed(): array
     {
         $relaxed = [];
         if (null !== $this->theme) {
-            $relaxed['theme'] = [t('without the theme'), $this->with(theme: null), ['theme' => null]];
+            $relaxed[] = $this->without('theme', null, t('without the theme'), $this->with(theme: null));
         }
         if (null !== $this->level) {
-            $relaxed['level'] = [t('at any level'), $this->with(level: null), ['level' => null]];
+            $relaxed[] = $this->without('level', null, t('at any level'), $this->with(level: null));
         }
-        if (\count($this->weapons) < \count(Limb::cases())) {
-            $relaxed['weapons'] = [
+        if ($this->each()) {
+            $relaxed[] = $this->without(
+                'weapons',
+                array_column(Limb::cases(), 'value'),
                 t('with any weapon'),
                 $this->with(weapons: Limb::cases()),
-                ['weapons' => array_column(Limb::cases(), 'value')],
-            ];
+            );
         }
         foreach ([$this->length + 1, $this->length - 1] as $length) {
             if ($length >= self::MIN_STRIKES && $length <= self::MAX_STRIKES) {
-                $relaxed['length '.$length] = [
-                    t('with {length} strikes', length: $length),
-                    $this->with(length: $length),
-                    ['length' => $length],
-                ];
+                $relaxed[] = $this->withLength($length);
             }
         }
-        $lighter = match ($this->clean) {
-            Severity::Hint => Severity::Should,
-            default => Severity::Must,
-        };
+        $lighter = Severity::Hint === $this->clean ? Severity::Should : Severity::Must;
         if ($lighter !== $this->clean) {
-            $relaxed['clean'] = [
+            $relaxed[] = $this->without(
+                'clean',
+                $lighter->value,
                 Severity::Should === $lighter ? t('with tips') : t('with tips and fixes'),
                 $this->with(clean: $lighter),
-                ['clean' => $lighter->value],
-            ];
+            );
         }
         if (!$this->switches) {
-            $relaxed['switches'] = [t('with changes of stance'), $this->with(switches: true), ['switches' => true]];
+            $relaxed[] = $this->without('switches', true, t('with changes of stance'), $this->with(switches: true));
         }
 
         return $relaxed;
     }
 
     /**
-     * The same with fewer strikes, the longest first.
+     * Returns the same criteria with fewer strikes, the longest first.
      *
-     * @return list<array{string, self, array<string, int|string|bool|list<string>|null>}> as {@see relaxed} has them
+     * @return list<RelaxedCriteria>
      */
     public function shorter(): array
     {
-        $shorter = [];
-        for ($length = $this->length - 1; $length >= self::MIN_STRIKES; --$length) {
-            $shorter[] = [
-                t('with {length} strikes', length: $length),
-                $this->with(length: $length),
-                ['length' => $length],
-            ];
-        }
-
-        return $shorter;
+        return $this->length > self::MIN_STRIKES
+            ? array_map($this->withLength(...), range($this->length - 1, self::MIN_STRIKES))
+            : [];
     }
 
-    /** Whether each weapon has to be there. */
+    /** Tells whether each weapon has to be there. */
     public function each(): bool
     {
         return \count($this->weapons) < \count(Limb::cases());
+    }
+
+    private function withLength(int $length): RelaxedCriteria
+    {
+        return new RelaxedCriteria(
+            $this->with(length: $length),
+            new Relaxation(
+                'length '.$length,
+                t('with {length} strikes', length: $length),
+                ['length' => $length],
+            ),
+        );
+    }
+
+    /** @param string|bool|list<string>|null $value of the criterion in a request that gives it up */
+    private function without(
+        string $criterion,
+        string|bool|array|null $value,
+        string $words,
+        self $left,
+    ): RelaxedCriteria {
+        return new RelaxedCriteria($left, new Relaxation($criterion, $words, [$criterion => $value]));
     }
 
     /** @param list<Limb>|null $weapons */

@@ -10,18 +10,12 @@ use Periplus\Core\Flow\Check\CheckResult;
 final readonly class GenerationResult
 {
     /**
-     * @param array{
-     *     words: string,
-     *     criteria: array<string, int|string|bool|list<string>|null>,
-     * }|null $bent what was given up because nothing at all met every criterion; null when all are met
      * @param list<CheckResult> $results the chains with what the check says of them; no chain twice
-     * @param array<string, array{
-     *     words: string,
-     *     criteria: array<string, int|string|bool|list<string>|null>,
-     * }> $relax where fewer came than were asked for: by the criterion to give up, what came then in words, and what to
-     * ask for instead
+     * @param list<Relaxation> $relax where fewer came than were asked for: what could be given up, and in words how
+     *                                many would come then
+     * @param Relaxation|null $bent what was given up because nothing at all met every criterion; null when all are met
      */
-    public function __construct(public array $results, public array $relax, public ?array $bent = null)
+    public function __construct(public array $results, public array $relax, public ?Relaxation $bent = null)
     {
     }
 }

@@ -56,13 +56,15 @@ final readonly class Generator
         $results = $this->ranked($criteria, self::TRIES, $known);
         $relax = [];
         if (\count($results) < $criteria->count) {
-            foreach ($criteria->relaxed() as $criterion => [$words, $left, $sent]) {
-                $more = \count($this->results($left, self::TRIES_RELAXED, $criteria->count, $known));
+            foreach ($criteria->relaxed() as $relaxed) {
+                $more = \count($this->results($relaxed->criteria, self::TRIES_RELAXED, $criteria->count, $known));
                 if ($more > \count($results)) {
-                    $relax[$criterion] = [
-                        'words' => t('{words}: {more}', words: $words, more: $more),
-                        'criteria' => $sent,
-                    ];
+                    $relaxation = $relaxed->relaxation;
+                    $relax[] = new Relaxation(
+                        $relaxation->criterion,
+                        t('{words}: {more}', words: $relaxation->words, more: $more),
+                        $relaxation->criteria,
+                    );
                 }
             }
         }
@@ -75,14 +77,14 @@ final readonly class Generator
      * level or a theme means more to a coach than a number of strikes.
      *
      * @param list<string> $known
-     * @param array<string, array{words: string, criteria: array<string, int|string|bool|list<string>|null>}> $relax
+     * @param list<Relaxation> $relax
      */
     private function bent(GenerationCriteria $criteria, array $known, array $relax): GenerationResult
     {
-        foreach ([...$criteria->shorter(), ...$criteria->relaxed()] as [$words, $left, $sent]) {
-            $results = $this->ranked($left, self::TRIES_RELAXED, $known);
+        foreach ([...$criteria->shorter(), ...$criteria->relaxed()] as $relaxed) {
+            $results = $this->ranked($relaxed->criteria, self::TRIES_RELAXED, $known);
             if ([] !== $results) {
-                return new GenerationResult($results, $relax, ['words' => $words, 'criteria' => $sent]);
+                return new GenerationResult($results, $relax, $relaxed->relaxation);
             }
         }
 

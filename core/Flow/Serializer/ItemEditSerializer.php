@@ -16,10 +16,7 @@ use Periplus\Core\Notation\ReadChain;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Catalogue;
 
-/**
- * Returns the changes that can be made by hand to one item of a text, as a JSON-ready array; docs/formats/suggest.md
- * describes every key.
- */
+/** Finds the changes that can be made by hand to one item of a text. */
 final readonly class ItemEditSerializer
 {
     private ItemEdits $edits;
@@ -29,36 +26,35 @@ final readonly class ItemEditSerializer
         $this->edits = new ItemEdits($catalogue);
     }
 
-    /**
-     * @param int|null $caret place in the text, in characters, of the item; the last one when null
-     *
-     * @return array{at: int|null, edits: list<array<string, mixed>>} nothing in it when the text cannot be read
-     */
-    public function serialize(ReadChain $read, CheckOptions $options, ?int $caret): array
+    /** @param int|null $caret place in the text, in characters, of the item; the last one when null */
+    public function serialize(ReadChain $read, CheckOptions $options, ?int $caret): ItemEditsDocument
     {
         $chain = $read->inStance?->chain;
         if (null === $chain) {
-            return ['at' => null, 'edits' => []];
+            return new ItemEditsDocument(null, []);
         }
         $index = $read->reading->placeOf($caret);
-        $stance = $read->text->stance;
         $edited = new EditedText($this->reader, $read);
 
-        return [
-            'at' => $index,
-            'edits' => array_map(function (ItemEdit $edit) use ($chain, $edited, $stance, $options): array {
-                $inStance = new ChainInStance(Chain::of(Edit::apply($chain->items, $edit->edits)), $stance);
-                $result = $this->check->run($inStance, $options);
+        return new ItemEditsDocument(
+            $index,
+            array_map(
+                function (ItemEdit $edit) use ($chain, $read, $edited, $options): ItemEditDocument {
+                    $after = Chain::of(Edit::apply($chain->items, $edit->edits));
+                    $result = $this->check->run(new ChainInStance($after, $read->text->stance), $options);
 
-                return [
-                    'kind' => $edit->kind->value,
-                    'name' => $edit->name,
-                    'target' => $edit->target?->word(),
-                    'text' => $edited->with($edit->edits),
-                    'at' => $edit->at,
-                    'verdict' => $result->verdict->value,
-                    'lengthMs' => (int) round($result->timing->length()),
-                ];
-            }, $this->edits->list($chain, $index))];
+                    return new ItemEditDocument(
+                        $edit->kind,
+                        $edit->name,
+                        $edit->target?->word(),
+                        $edited->with($edit->edits),
+                        $edit->at,
+                        $result->verdict,
+                        (int) round($result->timing->length()),
+                    );
+                },
+                $this->edits->list($chain, $index),
+            ),
+        );
     }
 }

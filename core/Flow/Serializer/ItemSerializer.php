@@ -13,49 +13,37 @@ use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Serializes an item of a check: its kind and the fields of that kind.
+ * Serializes an item of a check.
  *
- * @implements ItemVisitor<array<string, mixed>>
+ * @implements ItemVisitor<ItemDocument>
  */
 final readonly class ItemSerializer implements ItemVisitor
 {
-    public function __construct(private Writer $writer, private Stance $running)
+    public function __construct(private Writer $writer, private Stance $running, private ItemPlace $place)
     {
     }
 
-    public function strike(StrikeItem $item): array
+    public function strike(StrikeItem $item): ItemDocument
     {
-        return [
-            'kind' => 'strike',
-            'label' => $this->writer->code($item, $this->running) ?? $item->strike->name,
-            'role' => $item->strike->role->value,
-            'limb' => $item->strike->limb->value,
-            'target' => $item->target->word(),
-            'effort' => strtolower($item->effort->name),
-            'feint' => $item->feint,
-            'joined' => $item->joined,
-            'landsForward' => $item->landsForward,
-        ];
+        return new StrikeDocument(
+            $this->place,
+            $this->writer->code($item, $this->running) ?? $item->strike->name,
+            $item,
+        );
     }
 
-    public function move(MoveItem $item): array
+    public function move(MoveItem $item): ItemDocument
     {
-        return [
-            'kind' => 'move',
-            'label' => $item->move->words(),
-            'role' => $item->move->toward?->value,
-            'move' => $item->move->id,
-            'feet' => $item->move->feet->value,
-        ];
+        return new MoveDocument($this->place, $item);
     }
 
-    public function beat(Beat $item): array
+    public function beat(Beat $item): ItemDocument
     {
-        return ['kind' => 'beat', 'label' => 'beat', 'role' => null];
+        return new ItemDocument($this->place, 'beat', 'beat');
     }
 
-    public function freeStrikes(FreeStrikes $item): array
+    public function freeStrikes(FreeStrikes $item): ItemDocument
     {
-        return ['kind' => 'free', 'label' => $this->writer->item($item, $this->running), 'role' => null];
+        return new ItemDocument($this->place, 'free', $this->writer->item($item, $this->running));
     }
 }

@@ -24,7 +24,7 @@ use Periplus\Core\Notation\Writer;
 
 use function Periplus\Core\Language\t;
 
-/** Returns the mends of a text as a JSON-ready array; docs/formats/suggest.md describes every key. */
+/** Finds the mends of a text and says them in words. */
 final readonly class MendSerializer
 {
     /** Maximum number of mends and of reductions that are shown. */
@@ -40,90 +40,84 @@ final readonly class MendSerializer
         return new self(Reader::builtIn(), Check::builtIn(), MendFinder::builtIn());
     }
 
-    /** @return array<string, mixed> nothing in it when the text cannot be read */
-    public function serialize(ReadChain $chain, CheckOptions $options): array
+    /** @return MendsDocument nothing in it when the text cannot be read */
+    public function serialize(ReadChain $chain, CheckOptions $options): MendsDocument
     {
         if (null === $chain->inStance) {
-            return [
-                'verdict' => null,
-                'lengthMs' => null,
-                'mends' => [],
-                'findings' => [],
-                'pairs' => false,
-                'complete' => true,
-            ];
+            return new MendsDocument();
         }
         $result = $this->check->run($chain->inStance, $options);
         $mends = $this->finder->mends($result, $options);
         $edited = new EditedText($this->reader, $chain);
-        $show = fn (Mend $mend): array => $this->mend($mend, $result, $edited);
+        $show = fn (Mend $mend): MendDocument => $this->mend($mend, $result, $edited);
 
-        return [
-            'verdict' => $result->verdict->value,
-            'lengthMs' => (int) round($result->timing->length()),
-            'mends' => array_map($show, MendResult::different($mends->ofVerdict, self::MAX_MENDS)),
-            'findings' => array_map(
-                static fn (int $place, array $of): array => [
-                    'id' => $result->findings[$place]->id,
-                    'at' => $result->findings[$place]->at,
-                    'mends' => array_map($show, MendResult::different($of, self::MAX_MENDS_PER_FINDING, 1)),
-                ],
+        return new MendsDocument(
+            $result->verdict,
+            (int) round($result->timing->length()),
+            array_map($show, MendResult::different($mends->ofVerdict, self::MAX_MENDS)),
+            array_map(
+                static fn (int $place, array $of): FindingMends => new FindingMends(
+                    $result->findings[$place]->id,
+                    $result->findings[$place]->at,
+                    array_map($show, MendResult::different($of, self::MAX_MENDS_PER_FINDING, 1)),
+                ),
                 array_keys($mends->ofFindings),
                 $mends->ofFindings,
             ),
-            'pairs' => $mends->pairs,
-            'complete' => $mends->complete,
-        ];
+            $mends->pairs,
+            $mends->complete,
+        );
     }
 
-    /** @return array<string, mixed> */
-    private function mend(Mend $mend, CheckResult $before, EditedText $edited): array
+    private function mend(Mend $mend, CheckResult $before, EditedText $edited): MendDocument
     {
-        $inStance = new ChainInStance($mend->chain, $before->inStance->stance);
+        $chain = $before->inStance->chain;
 
-        return [
-            'words' => implode(
+        return new MendDocument(
+            words: implode(
                 t(', and '),
-                array_map(static fn (Edit $edit): string => self::words($edit, $before->inStance->chain), $mend->edits),
+                array_map(fn (Edit $edit): string => $this->words($edit, $chain), $mend->edits),
             ),
-            'edits' => array_map(
-                static fn (Edit $edit): array => ['kind' => $edit->kind->value, 'at' => $edit->at],
+            edits: array_map(
+                static fn (Edit $edit): EditDocument => new EditDocument($edit->kind, $edit->at),
                 $mend->edits,
             ),
-            'text' => $edited->with($mend->edits),
-            'notation' => (new Writer(Numbering::named('parity')))->write($inStance),
-            'verdict' => $mend->verdict()->value,
-            'lengthMs' => (int) round($mend->result->timing->length()),
-            'waitMs' => (int) round($mend->result->timing->waiting()),
-            'savedMs' => (int) round($before->timing->waiting() - $mend->result->timing->waiting()),
-        ];
+            text: $edited->with($mend->edits),
+            notation: (new Writer(Numbering::named('parity')))->write(
+                new ChainInStance($mend->chain, $before->inStance->stance),
+            ),
+            verdict: $mend->verdict(),
+            lengthMs: (int) round($mend->result->timing->length()),
+            waitMs: (int) round($mend->result->timing->waiting()),
+            savedMs: (int) round($before->timing->waiting() - $mend->result->timing->waiting()),
+        );
     }
 
-    private static function words(Edit $edit, Chain $chain): string
+    private function words(Edit $edit, Chain $chain): string
     {
         $count = \count($chain);
-        $named = static fn (int $index): string => self::name($chain, $index);
+        $named = fn (int $index): string => $this->name($chain, $index);
 
         return match ($edit->kind) {
             EditKind::Drop => t('leave out the {value}', value: $named($edit->at)),
             EditKind::Exchange => t(
                 '{item} instead of the {value}',
-                item: self::item($edit->item),
+                item: $this->item($edit->item),
                 value: $named($edit->at),
             ),
             EditKind::Insert => $edit->at === $count
-                ? t('{item} at the end', item: self::item($edit->item))
-                : t('{item} before the {value}', item: self::item($edit->item), value: $named($edit->at)),
+                ? t('{item} at the end', item: $this->item($edit->item))
+                : t('{item} before the {value}', item: $this->item($edit->item), value: $named($edit->at)),
         };
     }
 
-    private static function item(?Item $item): string
+    private function item(?Item $item): string
     {
         return $item instanceof Beat ? t('a beat') : $item?->name() ?? '';
     }
 
     /** Returns the name of the item, with its number where the name occurs more than once: "second cross". */
-    private static function name(Chain $chain, int $index): string
+    private function name(Chain $chain, int $index): string
     {
         $name = $chain->items[$index]->name();
         $places = array_keys(array_filter($chain->items, static fn (Item $item): bool => $item->name() === $name));

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Serializer;
 
-use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Next\Continuation;
 use Periplus\Core\Flow\Next\Next;
 use Periplus\Core\Flow\Options\CheckOptions;
@@ -12,7 +11,7 @@ use Periplus\Core\Notation\ReadChain;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 
-/** Returns what could follow a text, as a JSON-ready array; docs/formats/suggest.md describes every key. */
+/** Finds what could follow a text. */
 final readonly class NextSerializer
 {
     public function __construct(private Next $next)
@@ -27,34 +26,28 @@ final readonly class NextSerializer
     /**
      * @param int|null $caret place in the text, in characters: something is to follow the item there or the last one
      *                        before it; the last item when null
-     *
-     * @return array<string, mixed>
      */
-    public function serialize(ReadChain $chain, CheckOptions $options, ?int $caret = null): array
+    public function serialize(ReadChain $chain, CheckOptions $options, ?int $caret = null): NextDocument
     {
         $inStance = $chain->inStance;
         if (null === $inStance && '' !== trim($chain->text->text)) {
-            return ['after' => null, 'next' => []];
+            return new NextDocument(null, []);
         }
         $place = null === $inStance ? -1 : $chain->reading->placeOf($caret);
         $items = null === $inStance ? [] : \array_slice($inStance->chain->items, 0, $place + 1);
         $stance = null === $inStance ? $chain->text->stance : $inStance->stances[$place + 1] ?? $inStance->end;
         $writer = new Writer($chain->text->numbering);
 
-        return [
-            'after' => $place < 0 ? null : $place,
-            'next' => array_map(static fn (Continuation $next): array => [
-                'kind' => $next->item instanceof StrikeItem ? 'strike' : 'move',
-                'text' => $writer->item($next->item, $stance),
-                'words' => Words::byRole()->item($next->item, $stance),
-                'role' => $next->item instanceof StrikeItem ? $next->item->strike->role->value : null,
-                'limb' => $next->item instanceof StrikeItem ? $next->item->strike->limb->value : null,
-                'target' => $next->item instanceof StrikeItem ? $next->item->target->word() : null,
-                'waitMs' => (int) round($next->wait),
-                'verdict' => $next->verdict->value,
-                'cause' => $next->cause?->value,
-                'reason' => $next->reason,
-            ], $this->next->after($items, $options)),
-        ];
+        return new NextDocument(
+            $place < 0 ? null : $place,
+            array_map(
+                static fn (Continuation $next): ContinuationDocument => new ContinuationDocument(
+                    $next,
+                    $writer->item($next->item, $stance),
+                    Words::byRole()->item($next->item, $stance),
+                ),
+                $this->next->after($items, $options),
+            ),
+        );
     }
 }

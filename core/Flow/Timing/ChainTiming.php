@@ -19,6 +19,18 @@ final readonly class ChainTiming
     {
     }
 
+    /** Returns the link that ends at that place of the chain; null for the first item. */
+    public function linkTo(int $index): ?Link
+    {
+        foreach ($this->links as $link) {
+            if ($link->to === $index) {
+                return $link;
+            }
+        }
+
+        return null;
+    }
+
     /** Returns what the link waits for, in plain words. */
     public function reason(Link $link): string
     {

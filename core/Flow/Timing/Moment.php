@@ -26,6 +26,12 @@ final readonly class Moment
     ) {
     }
 
+    /** Returns when a strike lands, and the middle of anything else, in whole ms. */
+    public function centreMs(): int
+    {
+        return (int) round($this->impact ?? (round($this->start) + round($this->end)) / 2);
+    }
+
     public function later(float $ms): self
     {
         return new self(

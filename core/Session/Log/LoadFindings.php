@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Log;
 
+use Periplus\Core\Session\Load\Figures;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Target;
+
 use function Periplus\Core\Language\t;
 
 /**
@@ -22,18 +28,14 @@ final readonly class LoadFindings
     /** Minimum number of strikes for a finding. */
     private const MIN_STRIKES = 100;
 
-    /**
-     * @param array<string, float> $figures {@see \Periplus\Core\Session\Load\Load::figures}
-     *
-     * @return list<string>
-     */
-    public static function find(array $figures): array
+    /** @return list<string> */
+    public static function find(Figures $figures): array
     {
-        if (($figures['strikes'] ?? 0.0) < self::MIN_STRIKES) {
+        if ($figures->strikes() < self::MIN_STRIKES) {
             return [];
         }
         $findings = [];
-        [$left, $right] = [$figures['side left'] ?? 0.0, $figures['side right'] ?? 0.0];
+        [$left, $right] = [$figures->side(Side::Left), $figures->side(Side::Right)];
         $share = $left + $right > 0 ? max($left, $right) / ($left + $right) : 0.5;
         if ($share > self::MAX_SIDE_SHARE) {
             $findings[] = t(
@@ -42,23 +44,20 @@ final readonly class LoadFindings
                 share: round(100 * $share),
             );
         }
-        $targets = [
-            'head' => $figures['target head'] ?? 0.0,
-            'body' => $figures['target body'] ?? 0.0,
-            'leg' => $figures['target leg'] ?? 0.0,
-        ];
-        $legs = ($figures['limb leg'] ?? 0.0) + ($figures['limb knee'] ?? 0.0);
-        $all = array_sum($targets);
-        if ($all > 0 && $targets['body'] / $all < self::MIN_TARGET_SHARE) {
+        $body = $figures->target(Target::Body);
+        $leg = $figures->target(Target::Leg);
+        $all = $figures->target(Target::Head) + $body + $leg;
+        $legs = $figures->limb(Limb::Leg) + $figures->limb(Limb::Knee);
+        if ($all > 0 && $body / $all < self::MIN_TARGET_SHARE) {
             $findings[] = t(
                 'The body gets {body} % of what lands. Chains that change height are missing.',
-                body: round((100 * $targets['body']) / $all),
+                body: round((100 * $body) / $all),
             );
         }
-        if ($legs > 0 && $targets['leg'] / $all < self::MIN_TARGET_SHARE / 4) {
+        if ($legs > 0 && $all > 0 && $leg / $all < self::MIN_TARGET_SHARE / 4) {
             $findings[] = t('Kicks are thrown, and hardly any to the leg.');
         }
-        [$orthodox, $southpaw] = [$figures['stance orthodox'] ?? 0.0, $figures['stance southpaw'] ?? 0.0];
+        [$orthodox, $southpaw] = [$figures->stanceMs(Stance::Orthodox), $figures->stanceMs(Stance::Southpaw)];
         $other = $orthodox + $southpaw > 0 ? min($orthodox, $southpaw) / ($orthodox + $southpaw) : 0.5;
         if ($other < self::MIN_STANCE_SHARE) {
             $findings[] = t(
@@ -67,8 +66,8 @@ final readonly class LoadFindings
                 word: $orthodox > $southpaw ? 'southpaw' : 'orthodox',
             );
         }
-        $openings = $figures['openings'] ?? 0.0;
-        $jabs = $openings > 0 ? ($figures['openings jab'] ?? 0.0) / $openings : null;
+        $openings = $figures->openings();
+        $jabs = $openings > 0 ? $figures->jabOpenings() / $openings : null;
         if (null !== $jabs && $jabs > self::JAB_SHARES[1]) {
             $findings[] = t(
                 '{jabs} % of the repetitions open with a jab: opponents will know what comes first.',

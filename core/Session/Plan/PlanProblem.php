@@ -20,10 +20,4 @@ final readonly class PlanProblem
         public bool $stops = true,
     ) {
     }
-
-    /** @return array{place: string, where: string, message: string, stops: bool} */
-    public function toArray(): array
-    {
-        return ['place' => $this->place, 'where' => $this->where, 'message' => $this->message, 'stops' => $this->stops];
-    }
 }

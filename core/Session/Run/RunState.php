@@ -93,28 +93,6 @@ final readonly class RunState
     }
 
     /**
-     * @return array{
-     *     zeroMs: int,
-     *     passage: string,
-     *     pausedMs: int|null,
-     *     endedMs: int|null,
-     *     speed: int,
-     *     holdMs: int|null,
-     * }
-     */
-    public function toArray(): array
-    {
-        return [
-            'zeroMs' => $this->zeroMs,
-            'passage' => $this->passage,
-            'pausedMs' => $this->pausedMs,
-            'endedMs' => $this->endedMs,
-            'speed' => $this->speed,
-            'holdMs' => $this->holdMs,
-        ];
-    }
-
-    /**
      * @param array{
      *     zeroMs: int,
      *     passage: string,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Serializer;
 
-use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\Item;
 use Periplus\Core\Flow\Next\Continuation;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\ReadChain;
@@ -17,85 +17,67 @@ use Periplus\Core\Session\ReturnFire\ReturnFire;
 
 use function Periplus\Core\Language\t;
 
-/** Returns the opponent's answer to a chain, the defences and the counters, as a JSON-ready array. */
+/** Finds the opponent's answers to a chain, the defences and the counters. */
 final readonly class AnswerSerializer
 {
-    /**
-     * @return array{
-     *     answers: list<array<string, mixed>>,
-     *     problems: list<array{at: int, length: int, message: string}>,
-     * }
-     */
-    public static function serialize(ReadChain $chain, CheckOptions $options): array
+    public static function serialize(ReadChain $chain, CheckOptions $options): AnswersDocument
     {
         if (null === $chain->inStance) {
-            return [
-                'answers' => [],
-                'problems' => array_map(
-                    static fn (ReadingProblem $problem): array => [
-                        'at' => $problem->at,
-                        'length' => $problem->length,
-                        'message' => $problem->message,
-                    ],
-                    $chain->reading->problems,
+            return new AnswersDocument([], array_map(
+                static fn (ReadingProblem $problem): AnswerProblem => new AnswerProblem(
+                    $problem->at,
+                    $problem->length,
+                    $problem->message,
                 ),
-            ];
+                $chain->reading->problems,
+            ));
         }
         $answers = ReturnFire::builtIn()->answers($chain->inStance, $options);
         $writer = new Writer($chain->text->readIn);
 
-        return [
-            'answers' => array_map(
-                static fn (Answer $answer): array => [
-                    'text' => $writer->item($answer->strike, $answer->opponent),
-                    'words' => Words::bySide()->item($answer->strike, $answer->opponent),
-                    'opponent' => $answer->opponent->value,
-                    'defences' => array_map(
-                        static fn (Defence $defence): array => self::defence($defence, $writer),
+        return new AnswersDocument(
+            array_map(
+                static fn (Answer $answer): AnswerDocument => new AnswerDocument(
+                    $writer->item($answer->strike, $answer->opponent),
+                    Words::bySide()->item($answer->strike, $answer->opponent),
+                    $answer->opponent,
+                    array_map(
+                        static fn (Defence $defence): DefenceDocument => self::defence($defence, $writer),
                         $answer->defences,
                     ),
-                ],
+                ),
                 $answers,
             ),
-            'problems' => [] === $answers
-                    ? [
-                        [
-                            'at' => 0,
-                            'length' => mb_strlen($chain->text->text),
-                            'message' => t('Nothing of this chain lands, so there is nothing to answer.'),
-                        ],
-                    ]
-                    : [],
-        ];
+            [] === $answers
+                ? [new AnswerProblem(
+                    0,
+                    mb_strlen($chain->text->text),
+                    t('Nothing of this chain lands, so there is nothing to answer.'),
+                )]
+                : [],
+        );
     }
 
-    /** @return array<string, mixed> */
-    private static function defence(Defence $defence, Writer $writer): array
+    private static function defence(Defence $defence, Writer $writer): DefenceDocument
     {
-        return [
-            'text' => implode(
-                ' ',
-                array_map(
-                    static fn (MoveItem $item): string => $writer->item($item, $defence->stance),
-                    $defence->moves,
+        $text = static fn (Item $item): string => $writer->item($item, $defence->stance);
+        $words = static fn (Item $item): string => Words::bySide()->item($item, $defence->stance);
+
+        return new DefenceDocument(
+            implode(' ', array_map($text, $defence->moves)),
+            implode(', ', array_map($words, $defence->moves)),
+            $defence->why,
+            (int) round($defence->link->wait ?? 0.0),
+            array_map(
+                static fn (Continuation $next): CounterDocument => new CounterDocument(
+                    $text($next->item),
+                    $words($next->item),
+                    (int) round($next->wait),
+                    $next->verdict,
+                    $next->reason,
                 ),
+                $defence->counters,
             ),
-            'words' => implode(
-                ', ',
-                array_map(
-                    static fn (MoveItem $item): string => Words::bySide()->item($item, $defence->stance),
-                    $defence->moves,
-                ),
-            ),
-            'why' => $defence->why,
-            'waitMs' => (int) round($defence->link->wait ?? 0.0),
-            'counters' => array_map(static fn (Continuation $next): array => [
-                'text' => $writer->item($next->item, $defence->stance),
-                'words' => Words::bySide()->item($next->item, $defence->stance),
-                'waitMs' => (int) round($next->wait),
-                'verdict' => $next->verdict->value,
-                'reason' => $next->reason,
-            ], $defence->counters),
-        ];
+        );
     }
 }

@@ -7,19 +7,18 @@ namespace Periplus\Core\Session\Serializer;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\PlannedCombination;
-use Periplus\Core\Session\Load\Load;
 use Periplus\Core\Session\Load\LoadCounter;
-use Periplus\Core\Session\Plan\PlanProblem;
+use Periplus\Core\Session\Load\TrackLoad;
 use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Plan\PlanReading;
 use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Session\Programme\Cue;
-use Periplus\Core\Session\Programme\Place;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Session\Programme\Segment;
@@ -30,54 +29,42 @@ use Periplus\Core\Technique\Stance;
 
 use function Periplus\Core\Language\t;
 
-/**
- * Reads a written plan and returns everything that follows from it as a JSON-ready array; docs/formats/session.md
- * describes every key.
- */
+/** Reads a written plan and works out everything that follows from it. */
 final readonly class SessionSerializer
 {
     public function __construct(private PlanReader $reader)
     {
     }
 
-    /** @return array<string, mixed> */
-    public function serialize(mixed $written): array
+    public function serialize(mixed $written): SessionDocument
     {
         return $this->ofReading($this->reader->read($written));
     }
 
-    /** @return array<string, mixed> */
-    public function ofReading(PlanReading $reading): array
+    public function ofReading(PlanReading $reading): SessionDocument
     {
-        $programme = ProgrammeBuilder::build($reading->plan, $this->reader->advice);
-        $loads = self::loads($programme);
-        $byTrack = static fn (?int $track): array => array_column(array_map(
-            static fn (array $row): array => [$row[1]->value, $row[2]->toArray()],
-            array_values(array_filter($loads, static fn (array $row): bool => $row[0] === $track)),
-        ), 1, 0);
+        $plan = $reading->plan;
+        $programme = ProgrammeBuilder::build($plan, $this->reader->advice);
+        $loads = $this->loads($programme);
 
-        return [
-            'name' => $reading->plan->name,
-            'seed' => $reading->plan->seed,
-            'lengthMs' => $programme->lengthMs,
-            'tracks' => array_map(static function (?int $track) use ($programme, $byTrack): array {
-                $work = $programme->workMs($track);
-
-                return [
-                    'name' => null === $track ? t('Everybody') : $programme->plan->tracks[$track]->name,
-                    'level' => $programme->plan->level($track),
-                    'workMs' => $work,
-                    'restMs' => $programme->lengthMs - $work,
-                    'load' => $byTrack($track),
-                ];
-            }, $programme->tracks()),
-            'load' => $byTrack($programme->tracks()[0]),
-            'warnings' => self::warnings(new WarningContext($reading->plan, $programme, $loads)),
-            'problems' => array_map(static fn (PlanProblem $problem): array => $problem->toArray(), $reading->problems),
-            'shared' => self::shared($reading->plan),
-            'segments' => array_map(self::segment(...), $programme->segments),
-            'cues' => array_map(static fn (Cue $cue): array => self::cue($cue, $reading->plan), $programme->cues),
-        ];
+        return new SessionDocument(
+            name: $plan->name,
+            seed: $plan->seed,
+            lengthMs: $programme->lengthMs,
+            tracks: array_map(
+                fn (?int $track): TrackDocument => $this->track($programme, $track, $loads),
+                $programme->tracks(),
+            ),
+            load: $this->loadOf($programme->tracks()[0], $loads),
+            warnings: $this->warnings(new WarningContext($plan, $programme, $loads)),
+            problems: $reading->problems,
+            shared: $this->shared($plan),
+            segments: array_map(
+                static fn (Segment $segment): SegmentDocument => new SegmentDocument($segment),
+                $programme->segments,
+            ),
+            cues: array_map(fn (Cue $cue): CueDocument => $this->cue($cue, $plan), $programme->cues),
+        );
     }
 
     /**
@@ -92,13 +79,39 @@ final readonly class SessionSerializer
         return (WarningRegistry::all()[$warning] ?? null)?->fix(new WrittenPlan($written, $this->reader))->content;
     }
 
+    /** @param list<TrackLoad> $loads */
+    private function track(Programme $programme, ?int $track, array $loads): TrackDocument
+    {
+        $workMs = $programme->workMs($track);
+
+        return new TrackDocument(
+            null === $track ? t('Everybody') : $programme->plan->tracks[$track]->name,
+            $programme->plan->level($track),
+            $workMs,
+            $programme->lengthMs - $workMs,
+            $this->loadOf($track, $loads),
+        );
+    }
+
     /**
-     * @return list<array{
-     *     place: string,
-     *     items: list<list<int>>,
-     * }> for each set of several combinations: which items each shares with the one before
+     * @param list<TrackLoad> $loads
+     *
+     * @return array<string, LoadDocument> by the athlete's stance
      */
-    private static function shared(SessionPlan $plan): array
+    private function loadOf(?int $track, array $loads): array
+    {
+        $documents = [];
+        foreach ($loads as $load) {
+            if ($load->track === $track) {
+                $documents[$load->stance->value] = new LoadDocument($load->load);
+            }
+        }
+
+        return $documents;
+    }
+
+    /** @return list<SharedItems> of each set of several combinations */
+    private function shared(SessionPlan $plan): array
     {
         $shared = [];
         foreach ($plan->sets() as $set) {
@@ -107,109 +120,71 @@ final readonly class SessionSerializer
                     static fn (PlannedCombination $one): Sequence => Sequence::of($one->inStance->chain),
                     $set->combinations,
                 );
-                $shared[$set->place] = [
-                    'place' => $set->place,
-                    'items' => array_map(
+                $shared[$set->place] = new SharedItems(
+                    $set->place,
+                    array_map(
                         static fn (int $index): array => 0 === $index
                             ? []
                             : SharedPart::find($sequences[$index - 1], $sequences[$index]),
                         array_keys($sequences),
                     ),
-                ];
+                );
             }
         }
 
         return array_values($shared);
     }
 
-    /** @return list<array{int|null, Stance, Load}> */
-    private static function loads(Programme $programme): array
+    /** @return list<TrackLoad> */
+    private function loads(Programme $programme): array
     {
         $loads = [];
         foreach ($programme->tracks() as $track) {
             foreach (Stance::cases() as $stance) {
-                $loads[] = [$track, $stance, LoadCounter::load($programme, $track, $stance)];
+                $loads[] = new TrackLoad($track, $stance, LoadCounter::load($programme, $track, $stance));
             }
         }
 
         return $loads;
     }
 
-    /** @return list<array<string, mixed>> */
-    private static function warnings(WarningContext $context): array
+    /** @return list<WarningDocument> */
+    private function warnings(WarningContext $context): array
     {
         $found = [];
         foreach (WarningRegistry::all() as $warning) {
             $definition = $warning->definition();
             foreach ($warning->matches($context) as $sentence) {
-                $found[] = [
-                    'id' => $definition->id,
-                    'title' => $definition->title,
-                    'message' => $sentence,
-                    'reason' => $definition->reason,
-                    'threshold' => $context->threshold($definition),
-                    'fix' => $definition->fix,
-                ];
+                $found[] = new WarningDocument($definition, $sentence, $context->threshold($definition));
             }
         }
 
         return $found;
     }
 
-    /** @return array<string, mixed> */
-    private static function cue(Cue $cue, SessionPlan $plan): array
+    private function cue(Cue $cue, SessionPlan $plan): CueDocument
     {
-        $inStance = static fn (Stance $athlete): ?ChainInStance => null === $cue->chain
-            ? null
-            : new ChainInStance($cue->chain, $cue->stance->resolve($athlete));
         $writer = new Writer($plan->numbering);
         $words = $numbers = [];
         foreach (Stance::cases() as $athlete) {
-            $thrown = $inStance($athlete);
+            $stance = $cue->stance->resolve($athlete);
+            $thrown = null === $cue->chain ? null : new ChainInStance($cue->chain, $stance);
             $words[$athlete->value] = match (true) {
                 null !== $thrown => Words::bySide()->write($thrown),
-                CueKind::Stance === $cue->kind => $cue->stance->resolve($athlete)->value.' stance',
+                CueKind::Stance === $cue->kind => $stance->value.' stance',
                 default => $cue->text,
             };
             $numbers[$athlete->value] = null === $thrown ? null : $writer->write($thrown);
         }
 
-        return [
-            'atMs' => $cue->atMs,
-            'track' => $cue->track,
-            'kind' => $cue->kind->value,
-            'text' => $cue->text,
-            'words' => $words,
-            'numbers' => null === $cue->chain ? null : $numbers,
-            'stance' => $cue->stance->value,
-            'lengthMs' => $cue->lengthMs,
-            'marked' => $cue->marked,
-            // Each rung is thrown by itself, so it is checked by itself.
-            'verdict' => null !== $cue->chain && \in_array($cue->kind, [CueKind::Rung, CueKind::Step], true)
-                    ? Check::builtIn()->run(new ChainInStance($cue->chain, Stance::Orthodox), $plan->options())->verdict
-                        ->value
-                    : null,
-            'reminders' => $cue->reminders,
-            'place' => self::place($cue->place),
-        ];
+        return new CueDocument($cue, $words, null === $cue->chain ? null : $numbers, $this->verdict($cue, $plan));
     }
 
-    /** @return array<string, mixed> */
-    private static function segment(Segment $segment): array
+    /** Returns the verdict of a rung or step: each is thrown by itself, so it is checked by itself. */
+    private function verdict(Cue $cue, SessionPlan $plan): ?Verdict
     {
-        return [
-            'fromMs' => $segment->fromMs,
-            'toMs' => $segment->toMs,
-            'track' => $segment->track,
-            'kind' => $segment->kind->value,
-            'drill' => $segment->set?->drill->definition()->id,
-            'place' => self::place($segment->place),
-        ];
-    }
-
-    /** @return array{block: int|null, round: int|null, repeat: int|null, set: int|null} */
-    private static function place(Place $place): array
-    {
-        return ['block' => $place->block, 'round' => $place->round, 'repeat' => $place->repeat, 'set' => $place->set];
+        return null !== $cue->chain && \in_array($cue->kind, [CueKind::Rung, CueKind::Step], true)
+            ? Check::builtIn()->run(new ChainInStance($cue->chain, Stance::Orthodox), $plan->options())->verdict
+            : null;
     }
 }

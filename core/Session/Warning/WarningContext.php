@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Warning;
 
 use Periplus\Core\Session\Load\Load;
+use Periplus\Core\Session\Load\TrackLoad;
 use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Technique\Stance;
@@ -14,7 +15,7 @@ use function Periplus\Core\Language\t;
 /** The input of a warning: the plan, its programme, and the loads of athletes of both stances. */
 final readonly class WarningContext
 {
-    /** @param list<array{int|null, Stance, Load}> $loads by track and stance */
+    /** @param list<TrackLoad> $loads */
     public function __construct(public SessionPlan $plan, public Programme $programme, public array $loads)
     {
     }
@@ -43,10 +44,10 @@ final readonly class WarningContext
     public function above(WarningDefinition $warning, \Closure $number, \Closure $what): array
     {
         $found = [];
-        foreach ($this->loads as [$track, $stance, $load]) {
-            $is = $number($load);
+        foreach ($this->loads as $load) {
+            $is = $number($load->load);
             if ($is > $this->threshold($warning)) {
-                $found[$what(round($is))][$track ?? -1][] = $stance;
+                $found[$what(round($is))][$load->track ?? -1][] = $load->stance;
             }
         }
         $sentences = [];

@@ -33,14 +33,15 @@ final readonly class OneSided implements Warning
     public function matches(WarningContext $context): array
     {
         $sentences = [];
-        foreach ($context->loads as [$track, $stance, $load]) {
+        foreach ($context->loads as $of) {
+            $load = $of->load;
             $share = 100 * $load->heavierShare();
             if ($share > $context->threshold($this->definition())) {
                 $side = $load->bySide['left'] > $load->bySide['right'] ? 'left' : 'right';
                 $sentences[] = t(
                     'The {side} side of {who} throws {share} % of the strikes ({left} left, {right} right).',
                     side: $side,
-                    who: $context->who($track, $stance),
+                    who: $context->who($of->track, $of->stance),
                     share: round($share),
                     left: round($load->bySide['left']),
                     right: round($load->bySide['right']),

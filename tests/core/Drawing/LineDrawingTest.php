@@ -8,6 +8,7 @@ use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Drawing\Curve;
+use Periplus\Core\Drawing\LineDrawer;
 use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Check\Check;
@@ -20,7 +21,6 @@ use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** @phpstan-import-type Drawing from LineDrawing */
 final class LineDrawingTest extends TestCase
 {
     use TestTrait;
@@ -30,18 +30,18 @@ final class LineDrawingTest extends TestCase
         $this->limitTo(120)->forAll(Chains::any())->then(static function (Chain $chain): void {
             foreach (LineSize::cases() as $size) {
                 $drawing = self::drawing($chain, $size);
-                self::assertCount(\count($chain), $drawing['items']);
-                $lanes = array_column($drawing['lanes'], 'y');
-                foreach ($drawing['items'] as $item) {
-                    self::assertContainsEquals($item['y'], $lanes);
-                    self::assertGreaterThanOrEqual(0, $item['ms']);
-                    self::assertLessThanOrEqual($drawing['lengthMs'], $item['ms']);
-                    self::assertSame('strike' === $item['kind'], null !== $item['shape']);
-                    self::assertSame('move' === $item['kind'], null !== $item['glyph']);
+                self::assertCount(\count($chain), $drawing->items);
+                $lanes = array_column($drawing->lanes, 'y');
+                foreach ($drawing->items as $item) {
+                    self::assertContainsEquals($item->y, $lanes);
+                    self::assertGreaterThanOrEqual(0, $item->ms);
+                    self::assertLessThanOrEqual($drawing->lengthMs, $item->ms);
+                    self::assertSame('strike' === $item->kind, null !== $item->shape);
+                    self::assertSame('move' === $item->kind, null !== $item->glyph);
                 }
-                foreach ($drawing['gaps'] as $gap) {
-                    self::assertLessThan($gap['toMs'], $gap['fromMs']);
-                    self::assertLessThan($gap['bottom'], $gap['top']);
+                foreach ($drawing->gaps as $gap) {
+                    self::assertLessThan($gap->toMs, $gap->fromMs);
+                    self::assertLessThan($gap->bottom, $gap->top);
                 }
             }
         });
@@ -53,22 +53,20 @@ final class LineDrawingTest extends TestCase
         $this->limitTo(120)
             ->forAll(Chains::any())
             ->then(static function (Chain $chain): void {
-                $ribbon = self::drawing($chain, LineSize::Full)['ribbon'];
-                self::assertIsArray($ribbon);
-                self::assertIsArray($ribbon['line']);
+                $ribbon = self::drawing($chain, LineSize::Full)->ribbon;
+                self::assertNotNull($ribbon);
                 $before = -1.0;
-                foreach ($ribbon['line'] as $piece) {
-                    self::assertIsArray($piece);
+                foreach ($ribbon->line->pieces as $piece) {
                     $x = $piece[\count($piece) - 2];
                     self::assertGreaterThan($before, $x);
                     $before = $x;
                     $places = array_filter(
                         array_keys($piece),
-                        static fn (int|string $place): bool => 1 === (int) $place % 2,
+                        static fn (int $place): bool => 1 === $place % 2,
                     );
                     foreach ($places as $place) {
-                        self::assertGreaterThanOrEqual($ribbon['front'], $piece[$place]);
-                        self::assertLessThanOrEqual($ribbon['back'], $piece[$place]);
+                        self::assertGreaterThanOrEqual($ribbon->front, $piece[$place]);
+                        self::assertLessThanOrEqual($ribbon->back, $piece[$place]);
                     }
                 }
             });
@@ -81,7 +79,7 @@ final class LineDrawingTest extends TestCase
     /** @param list<int> $shifts */
     public function testJoinedStrikesAtOneHeightStandSideBySide(string $chain, array $shifts): void
     {
-        self::assertSame($shifts, array_column(self::drawing(Chains::read($chain), LineSize::Full)['items'], 'shift'));
+        self::assertSame($shifts, array_column(self::drawing(Chains::read($chain), LineSize::Full)->items, 'shift'));
     }
 
     #[TestWith(['1 2 2', 2, '/^"Cross, lands at \d\.\d\d s\. Reload of \d+ ms\. The hips/'])]
@@ -92,7 +90,7 @@ final class LineDrawingTest extends TestCase
         self::assertMatchesRegularExpression(
             $sentence,
             json_encode(
-                self::drawing(Chains::read($chain), LineSize::Card)['items'][$index]['sentence'],
+                self::drawing(Chains::read($chain), LineSize::Card)->items[$index]->sentence,
                 \JSON_THROW_ON_ERROR,
             ),
         );
@@ -100,24 +98,23 @@ final class LineDrawingTest extends TestCase
 
     public function testAMonotoneCurveOvershootsNowhere(): void
     {
-        $curve = Curve::monotone([[0.0, 0.0], [10.0, 1.0], [20.0, 1.0], [30.0, 5.0]]);
+        $curve = Curve::monotone([[0.0, 0.0], [10.0, 1.0], [20.0, 1.0], [30.0, 5.0]])->pieces;
 
         self::assertSame([0.0, 0.0], $curve[0]);
         self::assertCount(4, $curve);
         self::assertSame([1.0, 1.0], [$curve[2][1], $curve[2][3]], 'Between two equal heights it is level.');
         self::assertSame([30.0, 5.0], \array_slice($curve[3], -2));
-        self::assertSame([[3.0, 4.0]], Curve::monotone([[3.0, 4.0]]));
+        self::assertSame([[3.0, 4.0]], Curve::monotone([[3.0, 4.0]])->pieces);
     }
 
-    /** @return Drawing */
-    private static function drawing(Chain $chain, LineSize $size): array
+    private static function drawing(Chain $chain, LineSize $size): LineDrawing
     {
         $result = Check::builtIn()->run(
             new ChainInStance($chain, Stance::Orthodox),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
 
-        return (new LineDrawing(new Writer(Numbering::named('parity'))))->draw(
+        return (new LineDrawer(new Writer(Numbering::named('parity'))))->draw(
             $result->inStance,
             $result->timing,
             $result->sway,

@@ -13,6 +13,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Flow\Serializer\ItemDocument;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -69,24 +70,19 @@ final class CheckSerializerTest extends TestCase
                     Reader::builtIn()->readText(new ChainText($text)),
                     new CheckOptions(BuiltInHouseRules::named('all-limbs')),
                 );
-                if ([] !== $document['problems']) {
+                if ([] !== $document->problems) {
                     self::assertGreaterThan(Reader::MAX_LENGTH, mb_strlen($text));
 
                     return;
                 }
-                self::assertSame($text, $document['notation']);
-                self::assertIsArray($document['items']);
-                self::assertCount(\count($chain), $document['items']);
+                self::assertSame($text, $document->notation);
+                self::assertCount(\count($chain), $document->items);
                 $end = 0;
-                foreach ($document['items'] as $item) {
-                    self::assertIsArray($item);
-                    self::assertIsInt($item['at']);
-                    self::assertIsInt($item['length']);
-                    self::assertSame($item['text'], mb_substr($text, $item['at'], $item['length']));
-                    self::assertIsInt($item['endMs']);
-                    $end = max($end, $item['endMs']);
+                foreach ($document->items as $item) {
+                    self::assertSame($item->text, mb_substr($text, $item->at, $item->length));
+                    $end = max($end, $item->endMs);
                 }
-                self::assertSame($document['lengthMs'], $end);
+                self::assertSame($document->lengthMs, $end);
             });
     }
 
@@ -94,14 +90,12 @@ final class CheckSerializerTest extends TestCase
     public function testPlacesOfSpokenItemsAreTold(): void
     {
         $text = 'double jab, hard two, fake three';
-        $items = (array) CheckSerializer::builtIn()->serialize(
+        $items = CheckSerializer::builtIn()->serialize(
             Reader::builtIn()->readText(new ChainText($text)),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
-        )['items'];
+        )->items;
         $said = array_map(
-            static fn (mixed $item): string => \is_array($item) && \is_int($item['at']) && \is_int($item['length'])
-                ? mb_substr($text, $item['at'], $item['length'])
-                : '',
+            static fn (ItemDocument $item): string => mb_substr($text, $item->at, $item->length),
             $items,
         );
 
@@ -115,28 +109,23 @@ final class CheckSerializerTest extends TestCase
             Reader::builtIn()->readText(new ChainText('1 2 3b slip left 2', numbering: Numbering::named('hands'))),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
-        self::assertIsArray($first['mirror']);
-        self::assertIsArray($first['carry']);
-        self::assertSame(
-            ['1 2 3b slip-lead 2', '2 1 4b slip-lead 1', 'southpaw'],
-            [$first['mirror']['notation'], $first['mirror']['text'], $first['mirror']['stance']],
-        );
-        self::assertSame(
-            ['2 1 4b slip-rear 1', '1 2 3b slip-rear 2'],
-            [$first['carry']['notation'], $first['carry']['text']],
-        );
+        self::assertNotNull($first->mirror);
+        self::assertNotNull($first->carry);
+        self::assertSame('1 2 3b slip-lead 2', $first->mirror->notation);
+        self::assertSame('2 1 4b slip-lead 1', $first->mirror->text);
+        self::assertSame(Stance::Southpaw, $first->mirror->stance);
+        self::assertSame('2 1 4b slip-rear 1', $first->carry->notation);
+        self::assertSame('1 2 3b slip-rear 2', $first->carry->text);
 
-        self::assertIsString($first['mirror']['words']);
         $second = CheckSerializer::builtIn()->serialize(
-            Reader::builtIn()->readText(new ChainText($first['mirror']['words'], Stance::Southpaw)),
+            Reader::builtIn()->readText(new ChainText($first->mirror->words, Stance::Southpaw)),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
-        self::assertIsArray($second['mirror']);
         self::assertSame(
             'left jab, right cross, left hook to the body, slip left, right cross',
-            $second['mirror']['words'],
+            $second->mirror?->words,
         );
-        self::assertSame($first['fingerprint'], $second['fingerprint']);
+        self::assertSame($first->fingerprint, $second->fingerprint);
     }
 
     public function testTheOfferIsWrittenInTheAskedNumbering(): void
@@ -145,10 +134,8 @@ final class CheckSerializerTest extends TestCase
             Reader::builtIn()->readText(new ChainText('1 7', numbering: Numbering::named('body-pairs'))),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
-        self::assertIsArray($document['mirror']);
-        self::assertIsArray($document['mirror']['changes']);
 
-        self::assertContains('8', array_column($document['mirror']['changes'], 'offer'));
+        self::assertContains('8', array_column($document->mirror->changes ?? [], 'offer'));
     }
 
     public function testUnreadableTextHasNoVerdict(): void
@@ -158,18 +145,13 @@ final class CheckSerializerTest extends TestCase
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
 
-        self::assertSame(
-            [null, null, null, [], [], null],
-            [
-                $document['notation'],
-                $document['verdict'],
-                $document['linkVerdict'],
-                $document['items'],
-                $document['links'],
-                $document['mirror'],
-            ],
-        );
-        self::assertCount(1, (array) $document['problems']);
+        self::assertNull($document->notation);
+        self::assertNull($document->verdict);
+        self::assertNull($document->linkVerdict);
+        self::assertSame([], $document->items);
+        self::assertSame([], $document->links);
+        self::assertNull($document->mirror);
+        self::assertCount(1, $document->problems);
     }
 
     #[TestWith(['judo', 'parity', 'There are no house rules "judo"'])]

@@ -175,7 +175,7 @@ final class HouseRulesTest extends TestCase
     public function testASetReadsBackAsItWasWritten(): void
     {
         foreach (BuiltInHouseRules::all() as $rules) {
-            self::assertEquals($rules, HouseRules::of($rules->toArray()));
+            self::assertEquals($rules, HouseRules::of($rules->jsonSerialize()));
         }
         $withThreshold = array_filter(
             RuleRegistry::weighed(),
@@ -183,7 +183,7 @@ final class HouseRulesTest extends TestCase
         );
         self::assertSame(
             array_column($withThreshold, 'id'),
-            array_keys(BuiltInHouseRules::named('boxing')->toArray()['thresholds']),
+            array_keys(BuiltInHouseRules::named('boxing')->jsonSerialize()['thresholds']),
         );
     }
 

@@ -60,13 +60,11 @@ final class BrokenPlansTest extends TestCase
             $document = $serializer->serialize($written);
             // Throws when it cannot be encoded.
             json_encode($document, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE);
-            /** @var list<array{message: string, where: string}> $problems */
-            $problems = $document['problems'];
-            foreach ($problems as $problem) {
-                self::assertNotSame('', $problem['message']);
-                self::assertNotSame('', $problem['where']);
+            foreach ($document->problems as $problem) {
+                self::assertNotSame('', $problem->message);
+                self::assertNotSame('', $problem->where);
             }
-            self::assertGreaterThanOrEqual(0, $document['lengthMs']);
+            self::assertGreaterThanOrEqual(0, $document->lengthMs);
         }
     }
 

@@ -52,7 +52,7 @@ final class DueTest extends TestCase
 
     public function testTheHouseRulesSetTheBounds(): void
     {
-        $row = BuiltInHouseRules::named('boxing')->toArray();
+        $row = BuiltInHouseRules::named('boxing')->jsonSerialize();
         $schedule = Schedule::of(
             HouseRules::of([
                 ...$row,
@@ -66,7 +66,7 @@ final class DueTest extends TestCase
 
     public function testBoundsThatCrossAreTurnedRound(): void
     {
-        $row = BuiltInHouseRules::named('boxing')->toArray();
+        $row = BuiltInHouseRules::named('boxing')->jsonSerialize();
         $schedule = Schedule::of(
             HouseRules::of([...$row, 'thresholds' => [...$row['thresholds'], 'due-least' => 30, 'due-most' => 10]]),
         );

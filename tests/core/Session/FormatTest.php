@@ -49,16 +49,13 @@ final class FormatTest extends TestCase
         $document = (new SessionSerializer(new PlanReader()))->serialize($plan);
         $text = (string) file_get_contents(self::ROOT.'docs/formats/session.md');
         foreach (['lengthMs', 'cues', 'tracks', 'load', 'warnings', 'problems', 'segments', 'shared'] as $key) {
-            self::assertArrayHasKey($key, $document);
+            self::assertObjectHasProperty($key, $document);
         }
-        /** @var list<array<string, mixed>> $cues */
-        $cues = $document['cues'];
-        foreach (array_keys($cues[0]) as $key) {
+        foreach (array_keys(get_object_vars($document->cues[0])) as $key) {
             self::assertStringContainsString("`$key`", $text);
         }
-        foreach ($cues as $cue) {
-            self::assertIsString($cue['kind']);
-            self::assertStringContainsString('`'.$cue['kind'].'`', $text);
+        foreach ($document->cues as $cue) {
+            self::assertStringContainsString('`'.$cue->kind->value.'`', $text);
         }
     }
 

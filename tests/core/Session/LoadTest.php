@@ -230,9 +230,7 @@ final class LoadTest extends TestCase
     private static function warnings(array $plan): array
     {
         $document = (new SessionSerializer(new PlanReader()))->serialize($plan);
-        /** @var list<array{id: string, message: string}> $warnings */
-        $warnings = $document['warnings'];
 
-        return array_column($warnings, 'message', 'id');
+        return array_column($document->warnings, 'message', 'id');
     }
 }

@@ -183,12 +183,10 @@ final class ProgrammeTest extends TestCase
         $document = (new SessionSerializer(new PlanReader()))->serialize(
             Plans::of([['seconds' => 60, 'stance' => 'other', 'sets' => [['combinations' => ['1 3b']]]]]),
         );
-        /** @var list<array{words: array{orthodox: string, southpaw: string}}> $cues */
-        $cues = $document['cues'];
 
         self::assertSame(
             ['orthodox' => 'right jab, right hook to the body', 'southpaw' => 'left jab, left hook to the body'],
-            $cues[1]['words'],
+            $document->cues[1]->words,
         );
     }
 
@@ -197,11 +195,10 @@ final class ProgrammeTest extends TestCase
         $document = (new SessionSerializer(new PlanReader()))->serialize(
             Plans::set('alternate', ['1 2'], with: ['numbering' => 'hands']),
         );
-        /** @var list<array{numbers: array{orthodox: string, southpaw: string}|null}> $cues */
-        $cues = $document['cues'];
+        $numbers = $document->cues[1]->numbers;
 
-        self::assertNotNull($cues[1]['numbers']);
-        self::assertNotSame($cues[1]['numbers']['orthodox'], $cues[1]['numbers']['southpaw']);
+        self::assertNotNull($numbers);
+        self::assertNotSame($numbers['orthodox'], $numbers['southpaw']);
     }
 
     /** @return array<string, mixed> any plan that can be written */

@@ -129,10 +129,10 @@ final class ReturnFireTest extends TestCase
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
         if ('' === $part) {
-            self::assertSame('1', $document['answers'][0]['text'], 'the feint is no strike that landed');
+            self::assertSame('1', $document->answers[0]->text, 'the feint is no strike that landed');
         } else {
-            self::assertSame([], $document['answers']);
-            self::assertStringContainsString($part, $document['problems'][0]['message']);
+            self::assertSame([], $document->answers);
+            self::assertStringContainsString($part, $document->problems[0]->message);
         }
     }
 

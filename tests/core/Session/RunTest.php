@@ -67,7 +67,7 @@ final class RunTest extends TestCase
             $press['givenMs'],
         )->state;
 
-        self::assertEquals($case['then'], $after->toArray());
+        self::assertEquals($case['then'], get_object_vars($after));
         foreach ($case['positionAt'] as [$index, $position]) {
             self::assertSame($position, $after->position($index));
         }

@@ -12,6 +12,8 @@ use Periplus\Core\Session\Programme\Place;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Session\Wall\Sound;
 use Periplus\Core\Session\Wall\Speech;
+use Periplus\Core\Session\Wall\WallCue;
+use Periplus\Core\Session\Wall\WallDocument;
 use Periplus\Core\Session\Wall\WallSerializer;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -48,18 +50,18 @@ final class WallTest extends TestCase
 
     public function testEveryCueThatIsHeardIsSeen(): void
     {
-        foreach (self::document()['cues'] as $cue) {
-            if (null !== $cue['say'] || null !== $cue['sound']) {
-                self::assertNotSame('', $cue['text'], $cue['key']);
+        foreach (self::document()->cues as $cue) {
+            if (null !== $cue->say || null !== $cue->sound) {
+                self::assertNotSame('', $cue->text, $cue->key);
             }
         }
-        self::assertNotSame([], array_filter(array_column(self::document()['cues'], 'say'), \is_string(...)));
+        self::assertNotSame([], array_filter(array_column(self::document()->cues, 'say'), \is_string(...)));
     }
 
     public function testOneVoiceSaysOneThingAtATime(): void
     {
         $said = array_column(
-            array_filter(self::document()['cues'], static fn (array $cue): bool => null !== $cue['say']),
+            array_filter(self::document()->cues, static fn (WallCue $cue): bool => null !== $cue->say),
             'atMs',
         );
 
@@ -72,11 +74,10 @@ final class WallTest extends TestCase
             Plans::of([['seconds' => 120, 'rest' => 30, 'times' => 2, 'sets' => [['combinations' => ['1 2']]]]]),
         );
         $keys = static function (Amendments $amendments) use ($plan): array {
-            /** @var array{cues: list<array{key: string, atMs: int}>} $document */
             $document = WallSerializer::serialize(ProgrammeBuilder::build($plan, amendments: $amendments));
 
             return array_column(
-                array_filter($document['cues'], static fn (array $cue): bool => $cue['atMs'] <= 160_000),
+                array_filter($document->cues, static fn (WallCue $cue): bool => $cue->atMs <= 160_000),
                 'key',
             );
         };
@@ -89,7 +90,7 @@ final class WallTest extends TestCase
 
     public function testEveryCueHasAKeyOfItsOwn(): void
     {
-        $keys = array_column(self::document()['cues'], 'key');
+        $keys = array_column(self::document()->cues, 'key');
         self::assertSame(array_unique($keys), $keys);
         foreach ($keys as $key) {
             self::assertMatchesRegularExpression('/^\d+-(all|\d)-[a-z-]+-\d+$/', $key);
@@ -99,22 +100,22 @@ final class WallTest extends TestCase
     public function testTheSameChainIsDrawnOnceAndNamedByItsPlace(): void
     {
         $document = self::document();
-        $places = array_values(array_unique(array_filter(array_column($document['cues'], 'chain'), \is_int(...))));
+        $places = array_values(array_unique(array_filter(array_column($document->cues, 'chain'), \is_int(...))));
         sort($places);
 
-        self::assertSame(array_keys($document['chains']), $places);
-        $first = $document['chains'][0];
-        self::assertSame(['orthodox' => '1 2', 'southpaw' => '1 2'], $first['numbers']);
+        self::assertSame(array_keys($document->chains), $places);
+        $first = $document->chains[0];
+        self::assertSame(['orthodox' => '1 2', 'southpaw' => '1 2'], $first->numbers);
         self::assertSame(
             ['orthodox' => ['left jab', 'right cross'], 'southpaw' => ['right jab', 'left cross']],
-            $first['words'],
+            $first->words,
         );
     }
 
     public function testAChainTakesLongerAtLearningTempo(): void
     {
-        foreach (self::document()['chains'] as $chain) {
-            self::assertGreaterThan($chain['line']['lengthMs'], $chain['learningMs']);
+        foreach (self::document()->chains as $chain) {
+            self::assertGreaterThan($chain->line->lengthMs, $chain->learningMs);
         }
     }
 
@@ -122,38 +123,19 @@ final class WallTest extends TestCase
     {
         $programme = Plans::programme(Plans::set('repeat', ['1 2 3b']));
 
-        /**
-         * @var array{
-         *     cues: list<array{say: string|null}>,
-         *     chains: list<array{numbers: array<string, string>}>,
-         * } $read
-         */
         $read = WallSerializer::serialize($programme, Numbering::named('body-pairs'));
         self::assertSame(
             '1 2 7',
-            $read['chains'][0]['numbers']['orthodox'],
+            $read->chains[0]->numbers['orthodox'],
             'the lead hook to the body is seven there',
         );
         // The voice keeps the numbering of the plan.
-        /** @var array{cues: list<array{say: string|null}>} $planned */
         $planned = WallSerializer::serialize($programme);
-        self::assertSame(array_column($planned['cues'], 'say'), array_column($read['cues'], 'say'));
+        self::assertSame(array_column($planned->cues, 'say'), array_column($read->cues, 'say'));
     }
 
     public function testAScreenIsGivenShortWhatItShowsBesideOtherThings(): void
     {
-        /**
-         * @var array{
-         *     cues: list<array{
-         *         kind: string,
-         *         text: string,
-         *         short: string,
-         *         before: string|null,
-         *         after: string|null,
-         *         say: string|null,
-         *     }>,
-         * } $document
-         */
         $document = WallSerializer::serialize(
             Plans::programme(
                 Plans::of([
@@ -171,8 +153,8 @@ final class WallTest extends TestCase
         );
         $of = static fn (string $kind): array => array_values(
             array_map(
-                static fn (array $cue): array => [$cue['text'], $cue['short'], $cue['after'], $cue['say']],
-                array_filter($document['cues'], static fn (array $cue): bool => $kind === $cue['kind']),
+                static fn (WallCue $cue): array => [$cue->text, $cue->short, $cue->after, $cue->say],
+                array_filter($document->cues, static fn (WallCue $cue): bool => $kind === $cue->kind->value),
             ),
         );
 
@@ -196,13 +178,12 @@ final class WallTest extends TestCase
     public function testAChangeOfDrillsIsNoCombinationAndOneWithinAListIs(): void
     {
         $changes = static function (array $sets): array {
-            /** @var array{cues: list<array{kind: string, stands: bool}>} $document */
             $document = WallSerializer::serialize(Plans::programme(Plans::of([['seconds' => 60, 'sets' => $sets]])));
 
             return array_column(
                 array_filter(
-                    $document['cues'],
-                    static fn (array $cue): bool => CueKind::Change->value === $cue['kind'],
+                    $document->cues,
+                    static fn (WallCue $cue): bool => CueKind::Change === $cue->kind,
                 ),
                 'stands',
             );
@@ -227,44 +208,8 @@ final class WallTest extends TestCase
         self::assertSame($sound, Sound::of($kind));
     }
 
-    /**
-     * @return array{
-     *     cues: list<array{
-     *         key: string,
-     *         atMs: int,
-     *         text: string,
-     *         say: string|null,
-     *         sound: string|null,
-     *         chain: int|null,
-     *     }>,
-     *     chains: list<array{
-     *         numbers: array<string, string>,
-     *         words: array<string, list<string>>,
-     *         line: array{lengthMs: int},
-     *         learningMs: int,
-     *     }>,
-     * }
-     */
-    private static function document(): array
+    private static function document(): WallDocument
     {
-        /**
-         * @var array{
-         *     cues: list<array{
-         *         key: string,
-         *         atMs: int,
-         *         text: string,
-         *         say: string|null,
-         *         sound: string|null,
-         *         chain: int|null,
-         *     }>,
-         *     chains: list<array{
-         *         numbers: array<string, string>,
-         *         words: array<string, list<string>>,
-         *         line: array{lengthMs: int},
-         *         learningMs: int,
-         *     }>,
-         * } $document
-         */
         $document = WallSerializer::serialize(
             Plans::programme(
                 Plans::of([

@@ -21,8 +21,7 @@ final class WarningsTest extends TestCase
     public function testAWarningHoldsForItsReasonOnly(string $id, bool $holds, array $plan): void
     {
         $document = (new SessionSerializer(new PlanReader()))->serialize($plan);
-        self::assertIsArray($document['warnings']);
-        $warnings = array_column($document['warnings'], 'message', 'id');
+        $warnings = array_column($document->warnings, 'message', 'id');
 
         $holds ? self::assertArrayHasKey($id, $warnings) : self::assertArrayNotHasKey($id, $warnings);
     }

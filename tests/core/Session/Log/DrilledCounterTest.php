@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Core\Session\Log;
 
+use Periplus\Core\Session\Load\Figures;
 use Periplus\Core\Session\Load\LoadCounter;
 use Periplus\Core\Session\Log\Attendance;
 use Periplus\Core\Session\Log\Coverage;
@@ -212,6 +213,6 @@ final class DrilledCounterTest extends TestCase
     ]),]
     public function testWhatIsOutOfBalanceIsSaidInASentence(array $figures, array $sentences): void
     {
-        self::assertSame($sentences, LoadFindings::find($figures));
+        self::assertSame($sentences, LoadFindings::find(Figures::stored($figures)));
     }
 }

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Card;
+
+use Periplus\Core\Drawing\LineDrawing;
+
+/** A combination of a card, in the athlete's stance. */
+final readonly class CardChain
+{
+    /**
+     * @param string $numbers in the numbering of the card
+     * @param list<string> $words by side
+     * @param list<CardItem> $items
+     * @param list<string> $reminders
+     */
+    public function __construct(
+        public int $id,
+        public string $name,
+        public string $numbers,
+        public array $words,
+        public LineDrawing $line,
+        public int $lengthMs,
+        public array $items,
+        public array $reminders,
+    ) {
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Drawing;
+
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Flow\Timing\ChainTiming;
+use Periplus\Core\Technique\Feet;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Stance;
+
+/** Draws the feet of a combination from above. */
+final readonly class FeetDrawer
+{
+    /** Length of a step, in drawing units. */
+    private const STEP = 11.0;
+    /** Distances from the left edge: closer to the pair at the start the next one could not be told apart. */
+    private const CLEAR_AT_START = 34;
+    private const CLEAR_AFTER_START = 104;
+
+    private DrawingData $data;
+
+    public function __construct(private ChainInStance $chain, private ChainTiming $timing)
+    {
+        $this->data = DrawingData::builtIn();
+    }
+
+    public function draw(int $y): DrawnFeet
+    {
+        $pairs = [
+            new DrawnPair(0, self::CLEAR_AT_START, 0.0, 0.0, 0.0, false, $this->soles($this->chain->stance, false)),
+        ];
+        foreach ($this->chain->chain->items as $index => $item) {
+            if ($item->changesStance() || Feet::Stay !== $this->feet($item)) {
+                $pairs = [...$pairs, ...$this->step($index, $item)];
+            }
+        }
+
+        return new DrawnFeet($y, $this->data->sole, $pairs);
+    }
+
+    private function feet(Item $item): Feet
+    {
+        return $item instanceof MoveItem ? $item->move->feet : Feet::Stay;
+    }
+
+    /** @return array{DrawnPair, DrawnPair} where the feet were, and where they are */
+    private function step(int $index, Item $item): array
+    {
+        $changes = $item->changesStance();
+        $before = $this->chain->stances[$index];
+        $step = $this->data->stepOf($item) ?? new FootStep($changes ? 0.6 : 0.0, 0.0);
+        $up = Stance::Orthodox === $before ? -1 : 1;
+        $ms = Rounding::ms($this->timing->moments[$index]->end);
+
+        return [
+            new DrawnPair(
+                ms: $ms,
+                clear: self::CLEAR_AFTER_START,
+                dx: Rounding::units(-$step->ahead * self::STEP),
+                dy: Rounding::units(-$step->lead * self::STEP * $up),
+                turn: 0.0,
+                isBefore: true,
+                soles: $this->soles($before, false),
+            ),
+            new DrawnPair(
+                ms: $ms,
+                clear: self::CLEAR_AFTER_START,
+                dx: 0.0,
+                dy: 0.0,
+                turn: Rounding::units($step->turn * -$up),
+                isBefore: false,
+                soles: $this->soles($changes ? $before->other() : $before, Feet::Cross === $this->feet($item)),
+            ),
+        ];
+    }
+
+    /**
+     * Returns both soles seen from above, the front foot to the right: a left foot stands above the line of the chain,
+     * a right foot below it.
+     *
+     * @return list<DrawnSole>
+     */
+    private function soles(Stance $stance, bool $crossed): array
+    {
+        $up = (Stance::Orthodox === $stance ? -1 : 1) * ($crossed ? -0.6 : 1.0);
+        $isLeftInFront = Stance::Orthodox === $stance;
+
+        return [
+            new DrawnSole(15.0, Rounding::units(8 * $up), Rounding::units(6 * $up), $isLeftInFront, Role::Lead),
+            new DrawnSole(-15.0, Rounding::units(-8 * $up), Rounding::units(-38 * $up), !$isLeftInFront, Role::Rear),
+        ];
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Serializer;
+
+use Periplus\Core\Session\Plan\PlanProblem;
+
+/** Everything that follows from a plan; docs/formats/session.md describes every key. */
+readonly class SessionDocument
+{
+    /**
+     * @param list<TrackDocument> $tracks
+     * @param array<string, LoadDocument> $load of the first track, by the athlete's stance
+     * @param list<WarningDocument> $warnings
+     * @param list<PlanProblem> $problems
+     * @param list<SharedItems> $shared
+     * @param list<SegmentDocument> $segments
+     * @param list<CueDocument> $cues
+     */
+    public function __construct(
+        public string $name,
+        public int $seed,
+        public int $lengthMs,
+        public array $tracks,
+        public array $load,
+        public array $warnings,
+        public array $problems,
+        public array $shared,
+        public array $segments,
+        public array $cues,
+    ) {
+    }
+}

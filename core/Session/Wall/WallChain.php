@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Wall;
+
+use Periplus\Core\Drawing\LineDrawing;
+use Periplus\Core\Flow\Timing\Verdict;
+
+/** A chain that a programme shows. */
+final readonly class WallChain
+{
+    /**
+     * @param array<string, string> $numbers by the athlete's stance
+     * @param array<string, list<string>> $words of each item, by the athlete's stance
+     * @param int $learningMs how long it takes at learning tempo
+     */
+    public function __construct(
+        public array $numbers,
+        public array $words,
+        public Verdict $verdict,
+        public LineDrawing $line,
+        public int $learningMs,
+    ) {
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Wall;
+
+use Periplus\Core\Session\Plan\Track;
+
+/** A programme as screens play it; docs/formats/wall.md describes every key. */
+final readonly class WallDocument
+{
+    /**
+     * @param list<Track> $tracks
+     * @param list<int> $stretches moments, in ms, to which one may jump
+     * @param list<int> $waits moments, in ms, at which the clock waits for the coach
+     * @param list<WallSegment> $segments
+     * @param list<WallCue> $cues
+     * @param list<WallChain> $chains
+     */
+    public function __construct(
+        public string $name,
+        public int $lengthMs,
+        public array $tracks,
+        public array $stretches,
+        public array $waits,
+        public array $segments,
+        public array $cues,
+        public array $chains,
+    ) {
+    }
+}

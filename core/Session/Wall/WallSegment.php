@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Wall;
+
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Session\Drill\RoundStance;
+use Periplus\Core\Session\Plan\Block;
+use Periplus\Core\Session\Plan\Round;
+use Periplus\Core\Session\Programme\Segment;
+use Periplus\Core\Session\Programme\SegmentKind;
+
+/** What a track does for a while. */
+final readonly class WallSegment
+{
+    public int $fromMs;
+    public int $toMs;
+    public ?int $track;
+    public SegmentKind $kind;
+    /** Name of the block. */
+    public string $block;
+    /** Id and title of the drill. */
+    public ?string $drill;
+    public ?string $title;
+    public ?Medium $medium;
+    public bool $moves;
+    public string $note;
+    public ?RoundStance $stance;
+
+    /** @param list<WallCombination> $combinations */
+    public function __construct(Segment $segment, ?Block $block, ?Round $round, public array $combinations)
+    {
+        $drill = $segment->set?->drill->definition();
+        $this->fromMs = $segment->fromMs;
+        $this->toMs = $segment->toMs;
+        $this->track = $segment->track;
+        $this->kind = $segment->kind;
+        $this->block = $block->name ?? '';
+        $this->drill = $drill?->id;
+        $this->title = $drill?->title;
+        $this->medium = $round?->medium;
+        $this->moves = $round->moves ?? false;
+        $this->note = implode(' · ', array_diff([$round->note ?? '', $segment->set->note ?? ''], ['']));
+        $this->stance = $round?->stance;
+    }
+}
