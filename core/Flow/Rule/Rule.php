@@ -12,6 +12,6 @@ interface Rule
 {
     public function definition(): RuleDefinition;
 
-    /** @return list<RuleMatch> */
-    public function matches(RuleContext $context): array;
+    /** @return iterable<RuleMatch> */
+    public function matches(RuleContext $context): iterable;
 }

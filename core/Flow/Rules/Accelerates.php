@@ -27,7 +27,7 @@ final readonly class Accelerates implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
         $efforts = array_values(
             array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $context->delivered),

@@ -27,13 +27,12 @@ final readonly class AngleTaken implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
-        $matches = [];
         foreach ($context->delivered as $index => $item) {
             $move = $context->moveBefore($index)?->move;
             if (null !== $move && $move->takesAngle() && Feet::Cross !== $move->feet) {
-                $matches[] = new RuleMatch(
+                yield new RuleMatch(
                     $index,
                     t(
                         'The {strike} comes from the new angle that the {move} takes.',
@@ -43,7 +42,5 @@ final readonly class AngleTaken implements Rule
                 );
             }
         }
-
-        return $matches;
     }
 }

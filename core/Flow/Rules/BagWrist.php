@@ -34,15 +34,14 @@ final readonly class BagWrist implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
         if (Medium::Bag !== $context->options->medium) {
-            return [];
+            return;
         }
-        $matches = [];
         foreach ($context->delivered as $index => $item) {
             if ('uppercut' === $item->strike->family) {
-                $matches[] = new RuleMatch(
+                yield new RuleMatch(
                     $index,
                     t(
                         'The {strike} can roll the {side} wrist on a hanging bag: throw it short, wrists wrapped.',
@@ -52,7 +51,5 @@ final readonly class BagWrist implements Rule
                 );
             }
         }
-
-        return $matches;
     }
 }

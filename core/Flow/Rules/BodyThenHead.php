@@ -26,7 +26,7 @@ final readonly class BodyThenHead implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
         return HeightChange::between(
             $context,

@@ -31,7 +31,7 @@ final readonly class ColdOpen implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
         $first = $context->items[0] ?? null;
         // An opening kick has a rule of its own, and elbows and knees start where both are already inside.

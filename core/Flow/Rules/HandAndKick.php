@@ -31,14 +31,13 @@ final readonly class HandAndKick implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
         $school = $context->options->rules->schools->handTiming;
-        $matches = [];
         foreach (HandTiming::Any === $school ? [] : $context->handsBeforeKicks() as $index => $hand) {
             $kick = $context->strikes[$index];
             if ($kick->joined !== (HandTiming::Together === $school)) {
-                $matches[] = new RuleMatch(
+                yield new RuleMatch(
                     $index,
                     t(
                         '{joined, select, yes {The {kick} lands together with the {hand}; this gym lands the hand '
@@ -51,7 +50,5 @@ final readonly class HandAndKick implements Rule
                 );
             }
         }
-
-        return $matches;
     }
 }

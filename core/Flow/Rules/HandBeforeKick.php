@@ -32,15 +32,14 @@ final readonly class HandBeforeKick implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
         $school = $context->options->rules->schools->handSide;
-        $matches = [];
         foreach (HandSide::Any === $school ? [] : $context->handsBeforeKicks() as $index => $hand) {
             $kick = $context->strikes[$index];
             $same = $context->inStance->side($hand) === $context->inStance->side($index);
             if ($same !== (HandSide::Same === $school)) {
-                $matches[] = new RuleMatch(
+                yield new RuleMatch(
                     $index,
                     t(
                         'The {kick} comes after the {hand}, a hand of the {side} side; this gym sends the hand of '
@@ -53,7 +52,5 @@ final readonly class HandBeforeKick implements Rule
                 );
             }
         }
-
-        return $matches;
     }
 }

@@ -36,9 +36,8 @@ final readonly class KickOnLine implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
-        $matches = [];
         foreach ($context->delivered as $index => $item) {
             if (!$item->strike->isRoundKick() || 'switch kick' === $item->strike->family || $item->joined) {
                 continue;
@@ -51,13 +50,11 @@ final readonly class KickOnLine implements Rule
             ) {
                 continue;
             }
-            $matches[] = new RuleMatch(
+            yield new RuleMatch(
                 $index,
                 t('The {strike} goes straight in. Step off the line with it.', strike: $item->strike->name),
             );
         }
-
-        return $matches;
     }
 
     /** @param list<MoveItem> $moves */

@@ -38,7 +38,7 @@ final readonly class NoExit implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
         $last = \count($context->items) - 1;
         $stands =

@@ -34,7 +34,7 @@ final readonly class OneHeight implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
         $heights = array_unique(
             array_map(static fn (StrikeItem $item): string => $item->target->word(), $context->delivered),

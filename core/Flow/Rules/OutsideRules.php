@@ -29,13 +29,12 @@ final readonly class OutsideRules implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
         $rules = $context->options->rules;
-        $matches = [];
         foreach ($context->strikes as $index => $item) {
             if (!\in_array($item->strike->limb, $rules->allows, true)) {
-                $matches[] = new RuleMatch(
+                yield new RuleMatch(
                     $index,
                     t(
                         'The {strike} is not allowed under {rules} rules.',
@@ -45,7 +44,5 @@ final readonly class OutsideRules implements Rule
                 );
             }
         }
-
-        return $matches;
     }
 }

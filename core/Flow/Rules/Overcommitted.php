@@ -43,9 +43,8 @@ final readonly class Overcommitted implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
-        $matches = [];
         $runs = $context->runs(
             static fn (Item $item): bool => $item instanceof Beat
                 || $item instanceof FreeStrikes
@@ -59,7 +58,7 @@ final readonly class Overcommitted implements Rule
         foreach ($runs as $run) {
             $way = self::drive($context->timing->moments[$run[0]]->load, $run[0], $context->strikes[$run[0]]);
             if (('front' === $way || 'back' === $way) && \count($run) >= $context->threshold($this)) {
-                $matches[] = new RuleMatch(
+                yield new RuleMatch(
                     $run[\count($run) - 1],
                     t(
                         '{count} strikes in a row drive the weight over the {way} foot and nothing brings it back.',
@@ -69,8 +68,6 @@ final readonly class Overcommitted implements Rule
                 );
             }
         }
-
-        return $matches;
     }
 
     /** @return string front, back, or a word of its own so that a strike that drives nowhere ends the run */

@@ -36,7 +36,7 @@ final readonly class PastTheFeet implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
         $sway = $context->sway();
         if (null === $sway->leastAt || !$context->timing->runsPastTheFeet($sway)) {

@@ -39,14 +39,13 @@ final readonly class RangeJump implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
-        $matches = [];
         foreach ($context->timing->links as $link) {
             $item = $context->items[$link->to];
             if ($item instanceof StrikeItem && $link->bands >= $context->threshold($this)) {
                 $nearer = $item->strike->ranges($item->target)[0] < $context->timing->moments[$link->from()]->range;
-                $matches[] = new RuleMatch(
+                yield new RuleMatch(
                     $link->to,
                     t(
                         'The {strike} is {bands} ranges {direction}. Put {fix} before it.',
@@ -62,7 +61,5 @@ final readonly class RangeJump implements Rule
                 );
             }
         }
-
-        return $matches;
     }
 }

@@ -39,9 +39,8 @@ final readonly class SameSideRun implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
-        $matches = [];
         $runs = $context->runs(
             static fn (Item $item): bool => $item instanceof Beat
                 || ($item instanceof MoveItem && null !== $item->move->load),
@@ -60,13 +59,11 @@ final readonly class SameSideRun implements Rule
         foreach ($runs as $run) {
             if (\count($run) >= $context->threshold($this)) {
                 $role = $context->strikes[$run[0]]->strike->role->value;
-                $matches[] = new RuleMatch(
+                yield new RuleMatch(
                     $run[0],
                     t('{count} strikes in a row come from the {role} side.', count: \count($run), role: $role),
                 );
             }
         }
-
-        return $matches;
     }
 }

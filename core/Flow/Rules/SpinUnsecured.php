@@ -29,15 +29,14 @@ final readonly class SpinUnsecured implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
-        $matches = [];
         foreach ($context->delivered as $index => $item) {
             if (
                 $item->strike->spins()
                 && !\in_array($context->moveBefore($index)?->move->id, ['post', 'clinch', 'push'], true)
             ) {
-                $matches[] = new RuleMatch(
+                yield new RuleMatch(
                     $index,
                     t(
                         'The {strike} turns the back with nothing holding the opponent. Post, push or clinch '
@@ -47,7 +46,5 @@ final readonly class SpinUnsecured implements Rule
                 );
             }
         }
-
-        return $matches;
     }
 }

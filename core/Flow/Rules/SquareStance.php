@@ -39,9 +39,8 @@ final readonly class SquareStance implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
-        $matches = [];
         foreach (array_keys($context->strikes) as $index) {
             $before = $context->sinceBeat(
                 $index,
@@ -50,7 +49,7 @@ final readonly class SquareStance implements Rule
             );
             $item = null === $before ? null : $context->items[$before];
             if ($item instanceof MoveItem && Feet::Cross === $item->move->feet) {
-                $matches[] = new RuleMatch(
+                yield new RuleMatch(
                     $index,
                     t(
                         'The {strike} is thrown from feet that the {move} left crossed. Close the stance first.',
@@ -60,7 +59,5 @@ final readonly class SquareStance implements Rule
                 );
             }
         }
-
-        return $matches;
     }
 }

@@ -40,9 +40,8 @@ final readonly class StaticHead implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
-        $matches = [];
         $runs = $context->runs(
             static fn (Item $item): bool => $item instanceof Beat
                 || ($item instanceof MoveItem && $item->move->movesHead()),
@@ -50,14 +49,12 @@ final readonly class StaticHead implements Rule
         );
         foreach ($runs as $run) {
             if (\count($run) >= $context->threshold($this)) {
-                $matches[] = new RuleMatch(
+                yield new RuleMatch(
                     $run[0],
                     t('{count} strikes in a row and the head never leaves its line.', count: \count($run)),
                 );
             }
         }
-
-        return $matches;
     }
 
     /** Tells whether the strike moves the head: a kick leans away, an overhand dips and a body punch goes down. */

@@ -35,7 +35,7 @@ final readonly class TempoLimit implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
         $length = $context->timing->length();
         $asked = $length - $context->timing->waiting();

@@ -33,9 +33,8 @@ final readonly class UnannouncedKick implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
-        $matches = [];
         foreach ($context->delivered as $index => $item) {
             if (
                 !$item->isLegStrike()
@@ -44,7 +43,7 @@ final readonly class UnannouncedKick implements Rule
             ) {
                 continue;
             }
-            $matches[] = new RuleMatch(
+            yield new RuleMatch(
                 $index,
                 t(
                     'The {strike} comes with nothing before it. Show a hand, a push or a post first.',
@@ -52,8 +51,6 @@ final readonly class UnannouncedKick implements Rule
                 ),
             );
         }
-
-        return $matches;
     }
 
     private static function announces(Item $item): bool

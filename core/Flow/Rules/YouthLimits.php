@@ -32,16 +32,15 @@ final readonly class YouthLimits implements Rule
         );
     }
 
-    public function matches(RuleContext $context): array
+    public function matches(RuleContext $context): iterable
     {
         $group = $context->options->group;
         if (Group::Open === $group) {
-            return [];
+            return;
         }
-        $matches = [];
         foreach ($context->delivered as $index => $item) {
             if (Limb::Elbow === $item->strike->limb || ($item->isLegStrike() && Target::Head === $item->target)) {
-                $matches[] = new RuleMatch(
+                yield new RuleMatch(
                     $index,
                     t(
                         'The {strike}{target}, from the {side}, is not for {group}, unless the governing body and '
@@ -54,7 +53,5 @@ final readonly class YouthLimits implements Rule
                 );
             }
         }
-
-        return $matches;
     }
 }

@@ -15,13 +15,13 @@ interface Drill
     /**
      * Returns what cannot work as planned, beyond the bounds in the definition.
      *
-     * @return list<DrillProblem>
+     * @return iterable<DrillProblem>
      */
-    public function problems(DrillRun $run): array;
+    public function problems(DrillRun $run): iterable;
 
-    /** @return list<DrillCue> in the order of their moments, none of them at or after the end */
-    public function cues(DrillRun $run): array;
+    /** @return iterable<DrillCue> in the order of their moments, none of them at or after the end */
+    public function cues(DrillRun $run): iterable;
 
-    /** @return list<Portion> what is thrown, for the load */
-    public function portions(DrillRun $run): array;
+    /** @return iterable<Portion> what is thrown, for the load */
+    public function portions(DrillRun $run): iterable;
 }

@@ -146,4 +146,24 @@ final readonly class DrillRun
     {
         return new DrillCue($atMs, $kind, $text, null, $this->stance, short: $short);
     }
+
+    /**
+     * Cuts the set into stretches of equal length; the last one may be shorter. Each is about the next of the items,
+     * which begin again after the last.
+     *
+     * @template T
+     *
+     * @param list<T> $items
+     *
+     * @return list<Stretch<T>> none without items
+     */
+    public function stretches(int $ms, array $items): array
+    {
+        $stretches = [];
+        for ($fromMs = $index = 0; [] !== $items && $fromMs < $this->ms(); $fromMs += $ms, ++$index) {
+            $stretches[] = new Stretch($fromMs, min($ms, $this->ms() - $fromMs), $items[$index % \count($items)]);
+        }
+
+        return $stretches;
+    }
 }

@@ -45,12 +45,12 @@ final readonly class Alternate implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
         $cues = [$run->show(0, CueKind::Show, $run->chain())];
         $stance = $run->stance;
@@ -68,16 +68,13 @@ final readonly class Alternate implements Drill
         return $cues;
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
-        $portions = [];
         $stance = $run->stance;
         foreach (self::stretches($run) as [, $ms]) {
-            $portions[] = Portion::repeated($run->chain(), $ms, $stance);
+            yield Portion::repeated($run->chain(), $ms, $stance);
             $stance = $stance->flipped();
         }
-
-        return $portions;
     }
 
     /** @return list<array{int, int}> from and for how long, in ms */

@@ -6,7 +6,6 @@ namespace Periplus\Core\Session\Drills;
 
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
-use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillProblem;
@@ -14,6 +13,7 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\RoundStance;
+use Periplus\Core\Session\Drill\Stretch;
 
 use function Periplus\Core\Language\t;
 
@@ -59,7 +59,7 @@ final readonly class BalanceDrill implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         $seconds = 2 * $run->parameters->whole('seconds') * $run->parameters->whole('times');
 
@@ -80,48 +80,36 @@ final readonly class BalanceDrill implements Drill
             ];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
-        return array_map(
-            static fn (array $stretch): DrillCue => $run->show(
-                $stretch[0],
+        foreach ($this->stretches($run) as $one) {
+            yield $run->show(
+                $one->fromMs,
                 CueKind::Side,
                 $run->chain(),
-                $stretch[2]->value.' stance: '.$run->write($run->chain()),
-                $stretch[2],
-                short: $stretch[2]->value.' stance',
-            ),
-            self::stretches($run),
-        );
+                t('{stance} stance: {chain}', stance: $one->of->value, chain: $run->write($run->chain())),
+                $one->of,
+                short: t('{stance} stance', stance: $one->of->value),
+            );
+        }
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         // On one leg there is no gap to come back to stance: the techniques follow each other.
         $length = max(1, $run->length($run->chain()));
-
-        return array_map(
-            static fn (array $stretch): Portion => Portion::counted(
-                $run->chain(),
-                $stretch[1] / (2 * $length),
-                $stretch[1],
-                $stretch[2],
-            ),
-            self::stretches($run),
-        );
+        foreach ($this->stretches($run) as $one) {
+            yield Portion::counted($run->chain(), $one->ms / (2 * $length), $one->ms, $one->of);
+        }
     }
 
-    /** @return list<array{int, int, RoundStance}> from and for how long, in ms, and in which stance */
-    private static function stretches(DrillRun $run): array
+    /** @return iterable<Stretch<RoundStance>> */
+    private function stretches(DrillRun $run): iterable
     {
-        $ms = 1000 * $run->parameters->whole('seconds');
-        $stretches = [];
-        $stance = $run->stance;
-        for ($index = 0; $index < 2 * $run->parameters->whole('times') && $index * $ms < $run->ms(); ++$index) {
-            $stretches[] = [$index * $ms, min($ms, $run->ms() - $index * $ms), $stance];
-            $stance = $stance->flipped();
-        }
-
-        return $stretches;
+        return \array_slice(
+            $run->stretches(1000 * $run->parameters->whole('seconds'), [$run->stance, $run->stance->flipped()]),
+            0,
+            2 * $run->parameters->whole('times'),
+        );
     }
 }

@@ -16,6 +16,7 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\Rungs;
+use Periplus\Core\Session\Drill\Stretch;
 
 use function Periplus\Core\Language\t;
 
@@ -57,13 +58,12 @@ final readonly class Builder implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
-        $problems = [];
         $chains = $run->chains();
         foreach ($chains as $index => $chain) {
             if ($index > 0 && !Sequence::of($chain)->startsWith(Sequence::of($chains[$index - 1]))) {
-                $problems[] = new DrillProblem(
+                yield new DrillProblem(
                     t(
                         '{write} does not start with {write2}. Each step of a builder continues the one before.',
                         write: $run->write($chain),
@@ -73,48 +73,42 @@ final readonly class Builder implements Drill
                 );
             }
         }
-        foreach (\array_slice(self::steps($run), 0, -1) as $index => $step) {
+        foreach (\array_slice($this->steps($run), 0, -1) as $index => $step) {
             if (Verdict::Breaks === $run->check($step)->linkVerdict) {
-                $problems[] = new DrillProblem(
+                yield new DrillProblem(
                     t('Step {index}, {write}, breaks by itself.', index: $index + 1, write: $run->write($step)),
                     'combinations[0]',
                     false,
                 );
             }
         }
-
-        return $problems;
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
-        $cues = [];
-        $steps = self::steps($run);
-        foreach (self::stretches($run) as [$from, $ms, $step]) {
+        $steps = $this->steps($run);
+        foreach ($this->stretches($run) as $one) {
+            $step = $one->of;
             $known = $step > 0 ? \count($steps[$step - 1]->items) : 0;
-            $cues[] = $run->show(
-                $from,
+            yield $run->show(
+                $one->fromMs,
                 CueKind::Step,
                 $steps[$step],
                 marked: 0 === $known ? [] : range($known, \count($steps[$step]->items) - 1),
             );
         }
-
-        return $cues;
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
-        $steps = self::steps($run);
-
-        return array_map(
-            static fn (array $stretch): Portion => Portion::repeated($steps[$stretch[2]], $stretch[1], $run->stance),
-            self::stretches($run),
-        );
+        $steps = $this->steps($run);
+        foreach ($this->stretches($run) as $one) {
+            yield Portion::repeated($steps[$one->of], $one->ms, $run->stance);
+        }
     }
 
     /** @return non-empty-list<Chain> several combinations are a path of a family; one alone is cut */
-    private static function steps(DrillRun $run): array
+    private function steps(DrillRun $run): array
     {
         $chains = $run->chains();
         if (\count($chains) > 1) {
@@ -129,25 +123,21 @@ final readonly class Builder implements Drill
         return [] === $steps || end($steps) !== end($rungs) ? [...$steps, $rungs[\count($rungs) - 1]] : $steps;
     }
 
-    /** @return list<array{int, int, int}> from and for how long, in ms, and which step */
-    private static function stretches(DrillRun $run): array
+    /** @return iterable<Stretch<int>> which step */
+    private function stretches(DrillRun $run): iterable
     {
-        $last = \count(self::steps($run)) - 1;
+        $last = \count($this->steps($run)) - 1;
         if ('round' === $run->parameters->text('by')) {
-            return [[0, $run->ms(), min($run->repeat, $last)]];
+            yield new Stretch(0, $run->ms(), min($run->repeat, $last));
+
+            return;
         }
         $seconds = $run->parameters->whole('seconds');
         $ms = 0 === $seconds ? intdiv($run->ms(), $last + 1) : 1000 * $seconds;
-        $stretches = [];
         for ($step = 0; $step <= $last && $step * $ms < $run->ms(); ++$step) {
             // The whole combination stays until the end.
-            $stretches[] = [
-                $step * $ms,
-                $step === $last ? $run->ms() - $step * $ms : min($ms, $run->ms() - $step * $ms),
-                $step,
-            ];
+            $left = $run->ms() - $step * $ms;
+            yield new Stretch($step * $ms, $step === $last ? $left : min($ms, $left), $step);
         }
-
-        return $stretches;
     }
 }

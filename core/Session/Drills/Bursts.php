@@ -11,6 +11,7 @@ use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Session\Drill\Stretch;
 
 use function Periplus\Core\Language\t;
 
@@ -54,39 +55,41 @@ final readonly class Bursts implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
-        $cues = [] === $run->combinations ? [] : [$run->show(0, CueKind::Show, $run->chain())];
+        if ([] !== $run->combinations) {
+            yield $run->show(0, CueKind::Show, $run->chain());
+        }
         $p = $run->parameters;
         if ('last' === $p->text('kind')) {
-            return [...$cues, $run->cue(max(0, $run->ms() - 1000 * $p->whole('on')), CueKind::On, t('all out'))];
+            yield $run->cue(max(0, $run->ms() - 1000 * $p->whole('on')), CueKind::On, t('all out'));
+        } elseif ('straights' === $p->text('kind')) {
+            yield $run->cue(
+                0,
+                CueKind::Count,
+                t('{whole} straight strikes, a breath, again', whole: $p->whole('count')),
+            );
+        } else {
+            foreach ($this->stretches($run) as $one) {
+                yield $run->cue($one->fromMs, $one->of ? CueKind::On : CueKind::Off, $one->of ? t('on') : t('off'));
+            }
         }
-        if ('straights' === $p->text('kind')) {
-            return [
-                ...$cues,
-                $run->cue(0, CueKind::Count, t('{whole} straight strikes, a breath, again', whole: $p->whole('count'))),
-            ];
-        }
-        foreach (self::stretches($run) as [$from, $ms, $isOn]) {
-            $cues[] = $run->cue($from, $isOn ? CueKind::On : CueKind::Off, $isOn ? 'on' : 'off');
-        }
-
-        return $cues;
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         $p = $run->parameters;
         $ms = $run->ms();
         if ('on-off' === $p->text('kind')) {
-            $ms = array_sum(
-                array_map(static fn (array $stretch): int => $stretch[2] ? $stretch[1] : 0, self::stretches($run)),
-            );
+            $ms = 0;
+            foreach ($this->stretches($run) as $one) {
+                $ms += $one->of ? $one->ms : 0;
+            }
         }
         if ([] !== $run->combinations) {
             return [Portion::repeated($run->chain(), $ms, $run->stance)];
@@ -105,19 +108,16 @@ final readonly class Bursts implements Drill
         return [Portion::free($ms, $run->stance)];
     }
 
-    /** @return list<array{int, int, bool}> from and for how long, in ms, and whether it is on */
-    private static function stretches(DrillRun $run): array
+    /** @return iterable<Stretch<bool>> whether it is on */
+    private function stretches(DrillRun $run): iterable
     {
-        $stretches = [];
         $isOn = true;
         for ($from = 0; $from < $run->ms(); $isOn = !$isOn) {
             $ms = min(1000 * $run->parameters->whole($isOn ? 'on' : 'off'), $run->ms() - $from);
             if ($ms > 0) {
-                $stretches[] = [$from, $ms, $isOn];
+                yield new Stretch($from, $ms, $isOn);
             }
             $from += $ms;
         }
-
-        return $stretches;
     }
 }

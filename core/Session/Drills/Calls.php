@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drills;
 
-use Periplus\Core\Combination\Chain;
+use Periplus\Core\Session\Drill\CalledChain;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
-use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillProblem;
@@ -58,24 +57,23 @@ final readonly class Calls implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         if ($run->parameters->whole('least') > $run->parameters->whole('most')) {
-            return [
-                new DrillProblem(
-                    t(
-                        'The shortest silence of {whole} s is longer than the longest of {whole2} s.',
-                        whole: $run->parameters->whole('least'),
-                        whole2: $run->parameters->whole('most'),
-                    ),
-                    'parameters.least',
+            yield new DrillProblem(
+                t(
+                    'The shortest silence of {whole} s is longer than the longest of {whole2} s.',
+                    whole: $run->parameters->whole('least'),
+                    whole2: $run->parameters->whole('most'),
                 ),
-            ];
+                'parameters.least',
+            );
+
+            return;
         }
-        $problems = [];
         foreach ($run->chains() as $index => $chain) {
             if ($run->length($chain) > $run->ms()) {
-                $problems[] = new DrillProblem(
+                yield new DrillProblem(
                     t(
                         '{write} takes {length} s and cannot be finished in {seconds} s.',
                         write: $run->write($chain),
@@ -86,51 +84,37 @@ final readonly class Calls implements Drill
                 );
             }
         }
-
-        return $problems;
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
-        return array_map(
-            static fn (array $call): DrillCue => $run->show(
-                $call[0],
-                $call[2] ? CueKind::LastCall : CueKind::Call,
-                $call[1],
-            ),
-            self::calls($run),
-        );
-    }
-
-    public function portions(DrillRun $run): array
-    {
-        $calls = self::calls($run);
-        $times = [];
-        foreach ($calls as [, $chain]) {
-            $index = array_search($chain, $run->chains(), true);
-            $times[(int) $index] = 1 + ($times[(int) $index] ?? 0);
+        $calls = $this->calls($run);
+        $last = array_key_last($calls);
+        foreach ($calls as $index => $call) {
+            yield $run->show($call->atMs, $index === $last ? CueKind::LastCall : CueKind::Call, $call->chain);
         }
-        $portions = [];
+    }
+
+    public function portions(DrillRun $run): iterable
+    {
+        $calls = $this->calls($run);
+        $times = [];
+        foreach ($calls as $call) {
+            $index = (int) array_search($call->chain, $run->chains(), true);
+            $times[$index] = 1 + ($times[$index] ?? 0);
+        }
         foreach ($times as $index => $count) {
-            $portions[] = Portion::counted(
+            yield Portion::counted(
                 $run->chains()[$index],
                 $count,
                 ($run->ms() * $count) / \count($calls),
                 $run->stance,
             );
         }
-
-        return $portions;
     }
 
-    /**
-     * @return list<array{
-     *     int,
-     *     Chain,
-     *     bool,
-     * }> when, in ms, what, and whether it is the last; none that could not be finished
-     */
-    private static function calls(DrillRun $run): array
+    /** @return list<CalledChain> none that could not be finished */
+    private function calls(DrillRun $run): array
     {
         // The random generator is reset, so that cues and load use the same calls.
         $random = $run->chance();
@@ -150,12 +134,11 @@ final readonly class Calls implements Drill
             if ($offsetMs + $length > $run->ms()) {
                 break;
             }
-            $calls[] = [$offsetMs, $chain, false];
+            $calls[] = new CalledChain($offsetMs, $chain);
             $before = $chain;
             $offsetMs += $length + $random->getInt($least, max($least, $most));
         }
-        $last = array_pop($calls);
 
-        return null === $last ? [] : [...$calls, [$last[0], $last[1], true]];
+        return $calls;
     }
 }

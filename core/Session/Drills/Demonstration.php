@@ -38,12 +38,12 @@ final readonly class Demonstration implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
         return [
             $run->show(0, CueKind::Demonstration, $run->chain()),
@@ -51,7 +51,7 @@ final readonly class Demonstration implements Drill
         ];
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         return [];
     }

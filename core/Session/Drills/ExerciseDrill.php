@@ -36,7 +36,7 @@ final readonly class ExerciseDrill implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return null === $run->exercise($run->parameters->text('exercise'))
             ? [
@@ -51,7 +51,7 @@ final readonly class ExerciseDrill implements Drill
             : [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
         $name = $run->exercise($run->parameters->text('exercise'))->name ?? t('Exercise');
         $count = $run->parameters->whole('count');
@@ -59,7 +59,7 @@ final readonly class ExerciseDrill implements Drill
         return [$run->cue(0, CueKind::Exercise, 0 === $count ? $name : $count.' '.lcfirst($name))];
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         return [];
     }

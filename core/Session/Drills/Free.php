@@ -33,12 +33,12 @@ final readonly class Free implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
         $weapons = $run->parameters->choices('weapons');
 
@@ -51,7 +51,7 @@ final readonly class Free implements Drill
         ];
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         return [
             Portion::free(

@@ -16,6 +16,7 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\Rungs;
+use Periplus\Core\Session\Drill\Stretch;
 
 use function Periplus\Core\Language\t;
 
@@ -47,13 +48,12 @@ final readonly class Ladder implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
-        $problems = [];
         $rungs = Rungs::cut($run->chain());
         foreach (\array_slice($rungs, 0, -1) as $index => $rung) {
             if (Verdict::Breaks === $run->check($rung)->linkVerdict) {
-                $problems[] = new DrillProblem(
+                yield new DrillProblem(
                     t('Rung {index}, {write}, breaks by itself.', index: $index + 1, write: $run->write($rung)),
                     'combinations[0]',
                     false,
@@ -62,7 +62,7 @@ final readonly class Ladder implements Drill
         }
         $rung = $run->parameters->whole('rung');
         if ($rung > 0 && $rung * \count($rungs) > $run->seconds) {
-            $problems[] = new DrillProblem(
+            yield new DrillProblem(
                 t(
                     '{count} rungs of {rung} s take {rung2} s; there are {seconds} s, so the whole is never reached. '
                         .'Shorten the rungs to {seconds2} s.',
@@ -76,40 +76,31 @@ final readonly class Ladder implements Drill
                 false,
             );
         }
-
-        return $problems;
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
         $rungs = Rungs::cut($run->chain());
         $ms = 1000 * $run->parameters->whole('rung');
         if (0 === $ms) {
             return array_map(static fn (Chain $rung): DrillCue => $run->show(0, CueKind::Rung, $rung), $rungs);
         }
-        $cues = [];
-        for ($index = 0; $index * $ms < $run->ms(); ++$index) {
-            $cues[] = $run->show($index * $ms, CueKind::Rung, $rungs[$index % \count($rungs)]);
-        }
 
-        return $cues;
+        return array_map(
+            static fn (Stretch $one): DrillCue => $run->show($one->fromMs, CueKind::Rung, $one->of),
+            $run->stretches($ms, $rungs),
+        );
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         $rungs = Rungs::cut($run->chain());
         $ms = 1000 * $run->parameters->whole('rung');
         if ($ms > 0) {
-            $portions = [];
-            for ($index = 0; $index * $ms < $run->ms(); ++$index) {
-                $portions[] = Portion::repeated(
-                    $rungs[$index % \count($rungs)],
-                    min($ms, $run->ms() - $index * $ms),
-                    $run->stance,
-                );
-            }
-
-            return $portions;
+            return array_map(
+                static fn (Stretch $one): Portion => Portion::repeated($one->of, $one->ms, $run->stance),
+                $run->stretches($ms, $rungs),
+            );
         }
         // At the athlete's own pace each rung is thrown equally often.
         $once = array_sum(array_map($run->period(...), $rungs));

@@ -6,12 +6,12 @@ namespace Periplus\Core\Session\Drills;
 
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
-use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Session\Drill\Stretch;
 use Periplus\Core\Technique\Side;
 
 use function Periplus\Core\Language\t;
@@ -48,49 +48,47 @@ final readonly class OneSide implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
-        return array_map(
-            static fn (array $stretch): DrillCue => $run->cue(
-                $stretch[0],
+        foreach ($this->stretches($run) as $one) {
+            yield $run->cue(
+                $one->fromMs,
                 CueKind::Side,
                 t(
                     '{side} side only: {weapons}',
-                    side: $stretch[2]->value,
+                    side: $one->of->value,
                     weapons: implode(', ', $run->parameters->choices('weapons')),
                 ),
-                t('{side} side only', side: $stretch[2]->value),
-            ),
-            self::stretches($run),
-        );
+                t('{side} side only', side: $one->of->value),
+            );
+        }
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
-        return array_map(
-            static fn (array $stretch): Portion => Portion::free(
-                $stretch[1],
+        foreach ($this->stretches($run) as $one) {
+            yield Portion::free(
+                $one->ms,
                 $run->stance,
-                side: $stretch[2],
+                side: $one->of,
                 weapons: WeaponChoices::limbs($run->parameters->choices('weapons')),
-            ),
-            self::stretches($run),
-        );
+            );
+        }
     }
 
-    /** @return list<array{int, int, Side}> from and for how long, in ms, and which */
-    private static function stretches(DrillRun $run): array
+    /** @return iterable<Stretch<Side>> */
+    private function stretches(DrillRun $run): iterable
     {
         $side = Side::tryFrom($run->parameters->text('side'));
         $half = intdiv($run->ms(), 2);
 
         return null !== $side
-            ? [[0, $run->ms(), $side]]
-            : [[0, $half, Side::Left], [$half, $run->ms() - $half, Side::Right]];
+            ? [new Stretch(0, $run->ms(), $side)]
+            : [new Stretch(0, $half, Side::Left), new Stretch($half, $run->ms() - $half, Side::Right)];
     }
 }

@@ -34,12 +34,12 @@ final readonly class OtherStance implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
         $other = $run->stance->flipped();
         $cues = [new DrillCue(0, CueKind::Stance, t('other stance'), null, $other)];
@@ -49,7 +49,7 @@ final readonly class OtherStance implements Drill
             : [...$cues, $run->show(0, CueKind::Show, $run->chain(), stance: $other)];
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         $other = $run->stance->flipped();
 

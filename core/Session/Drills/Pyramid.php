@@ -56,12 +56,12 @@ final readonly class Pyramid implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
         $counts = self::counts($run->parameters->whole('top'));
         $ms = intdiv($run->ms(), \count($counts));
@@ -73,7 +73,7 @@ final readonly class Pyramid implements Drill
         );
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         return [
             Portion::free(

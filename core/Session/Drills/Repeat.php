@@ -44,12 +44,12 @@ final readonly class Repeat implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
         $after = 'vary' === $run->parameters->text('targets') ? t('vary the targets') : null;
 
@@ -64,7 +64,7 @@ final readonly class Repeat implements Drill
         ];
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         return [Portion::repeated($run->chain(), $run->ms(), $run->stance)];
     }

@@ -15,6 +15,7 @@ use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Session\Drill\Stretch;
 use Periplus\Core\Session\ReturnFire\Answer;
 use Periplus\Core\Session\ReturnFire\Defence;
 use Periplus\Core\Session\ReturnFire\ReturnFire;
@@ -76,7 +77,7 @@ final readonly class ReturnFireDrill implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return [] === $this->defences($run)
             ? [
@@ -91,62 +92,52 @@ final readonly class ReturnFireDrill implements Drill
             : [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
-        $cues = [$run->show(0, CueKind::Show, $run->chain())];
+        yield $run->show(0, CueKind::Show, $run->chain());
         $delivered = array_filter($run->chain()->strikes(), static fn (StrikeItem $item): bool => $item->delivered());
         $last = end($delivered);
         if (false === $last) {
-            return $cues;
+            return;
         }
-        $cues[] = $run->cue(
+        yield $run->cue(
             0,
             CueKind::Answer,
             t('they answer: {strike}', strike: $run->write(Chain::of([new StrikeItem($last->strike, $last->target)]))),
         );
-        foreach ($this->stretches($run) as [$from, , $defence]) {
-            $cues[] = $run->show($from, CueKind::Defence, Chain::of($defence->moves));
-            $counter = self::counter($defence);
+        foreach ($this->stretches($run) as $one) {
+            yield $run->show($one->fromMs, CueKind::Defence, Chain::of($one->of->moves));
+            $counter = $this->counter($one->of);
             if (null !== $counter) {
-                $cues[] = $run->show($from, CueKind::Counter, Chain::of([$counter]));
+                yield $run->show($one->fromMs, CueKind::Counter, Chain::of([$counter]));
             }
         }
-
-        return $cues;
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
-        return array_map(static function (array $stretch) use ($run): Portion {
-            $counter = self::counter($stretch[2]);
-            $items = [...$run->chain()->items, ...$stretch[2]->moves, ...(null === $counter ? [] : [$counter])];
-
-            return Portion::repeated(
+        foreach ($this->stretches($run) as $one) {
+            $counter = $this->counter($one->of);
+            $items = [...$run->chain()->items, ...$one->of->moves, ...(null === $counter ? [] : [$counter])];
+            yield Portion::repeated(
                 \count($items) > Chain::MAX_ITEMS ? $run->chain() : Chain::of($items),
-                $stretch[1],
+                $one->ms,
                 $run->stance,
             );
-        }, $this->stretches($run));
+        }
     }
 
-    private static function counter(Defence $defence): ?StrikeItem
+    private function counter(Defence $defence): ?StrikeItem
     {
         $item = $defence->counters[0]->item ?? null;
 
         return $item instanceof StrikeItem ? $item : null;
     }
 
-    /** @return list<array{int, int, Defence}> from and for how long, in ms, and what takes the answer */
-    private function stretches(DrillRun $run): array
+    /** @return iterable<Stretch<Defence>> what takes the answer */
+    private function stretches(DrillRun $run): iterable
     {
-        $defences = $this->defences($run);
-        $ms = 1000 * $run->parameters->whole('seconds');
-        $stretches = [];
-        for ($index = 0; [] !== $defences && $index * $ms < $run->ms(); ++$index) {
-            $stretches[] = [$index * $ms, min($ms, $run->ms() - $index * $ms), $defences[$index % \count($defences)]];
-        }
-
-        return $stretches;
+        return $run->stretches(1000 * $run->parameters->whole('seconds'), $this->defences($run));
     }
 
     /** @return list<Defence> */

@@ -14,6 +14,7 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\SessionValues;
+use Periplus\Core\Session\Drill\Stretch;
 
 use function Periplus\Core\Language\t;
 
@@ -64,7 +65,7 @@ final readonly class SetList implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         $seconds = $run->parameters->wholes('seconds');
         if ([] === $seconds) {
@@ -112,52 +113,40 @@ final readonly class SetList implements Drill
             ];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
-        $cues = [];
-        $stretches = self::stretches($run);
+        $stretches = iterator_to_array($this->stretches($run), false);
         $announce = 1000 * $run->parameters->whole('announce');
-        foreach ($stretches as $index => [$from, $ms, $chain]) {
-            $cues[] = $run->show($from, 0 === $index ? CueKind::Show : CueKind::Change, $chain);
+        foreach ($stretches as $index => $one) {
+            yield $run->show($one->fromMs, 0 === $index ? CueKind::Show : CueKind::Change, $one->of);
             $next = $stretches[$index + 1] ?? null;
             if (null !== $next) {
-                $cues[] = $run->show(0, CueKind::Change, $next[2])->announced(max($from, $next[0] - $announce));
+                yield $run->show(0, CueKind::Change, $next->of)
+                    ->announced(max($one->fromMs, $next->fromMs - $announce));
             }
         }
-
-        return $cues;
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
-        return array_map(
-            static fn (array $stretch): Portion => Portion::repeated($stretch[2], $stretch[1], $run->stance),
-            self::stretches($run),
-        );
+        foreach ($this->stretches($run) as $one) {
+            yield Portion::repeated($one->of, $one->ms, $run->stance);
+        }
     }
 
-    /**
-     * @return list<array{
-     *     int,
-     *     int,
-     *     Chain,
-     * }> from and for how long, in ms, and what is thrown; the list begins again until the work is filled
-     */
-    private static function stretches(DrillRun $run): array
+    /** @return iterable<Stretch<Chain>> what is thrown; the list begins again until the work is filled */
+    private function stretches(DrillRun $run): iterable
     {
         $chains = $run->chains();
         $seconds = $run->parameters->wholes('seconds');
-        $stretches = [];
         for ($from = $index = 0; $from < $run->ms(); ++$index) {
             $ms =
                 [] === $seconds
                     ? intdiv($run->ms(), \count($chains))
                     : 1000 * ($seconds[$index % \count($seconds)] ?? 0);
             $ms = max(1000, min($ms, $run->ms() - $from));
-            $stretches[] = [$from, $ms, $chains[$index % \count($chains)]];
+            yield new Stretch($from, $ms, $chains[$index % \count($chains)]);
             $from += $ms;
         }
-
-        return $stretches;
     }
 }

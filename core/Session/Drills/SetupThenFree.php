@@ -51,12 +51,12 @@ final readonly class SetupThenFree implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
         return [
             $run->show(
@@ -69,7 +69,7 @@ final readonly class SetupThenFree implements Drill
         ];
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         $items = $run->chain()->items;
         $chain =

@@ -52,12 +52,12 @@ final readonly class Talk implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
         $waits = 'waits' === $run->parameters->text('clock');
         $about = $run->parameters->text('about');
@@ -71,7 +71,7 @@ final readonly class Talk implements Drill
         ];
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         return [];
     }

@@ -13,6 +13,7 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\MinuteTheme;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Session\Drill\Stretch;
 
 use function Periplus\Core\Language\t;
 
@@ -53,68 +54,54 @@ final readonly class Themes implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
-        $cues = [];
-        foreach (self::stretches($run) as [$from, , $theme]) {
-            $fitting = self::fitting($run, $theme);
-            $text =
-                $theme->title().([] === $fitting ? '' : ': '.implode(' · ', array_map($run->write(...), $fitting)));
-            $cues[] =
-                [] === $fitting
-                    ? $run->cue($from, CueKind::Theme, $text)
-                    : $run->show($from, CueKind::Theme, $fitting[0], $text, short: $theme->title());
+        foreach ($this->stretches($run) as $one) {
+            $fitting = $this->fitting($run, $one->of);
+            $title = $one->of->title();
+            yield [] === $fitting
+                ? $run->cue($one->fromMs, CueKind::Theme, $title)
+                : $run->show(
+                    $one->fromMs,
+                    CueKind::Theme,
+                    $fitting[0],
+                    $title.': '.implode(' · ', array_map($run->write(...), $fitting)),
+                    short: $title,
+                );
         }
-
-        return $cues;
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
-        $portions = [];
-        foreach (self::stretches($run) as [, $ms, $theme]) {
-            $fitting = self::fitting($run, $theme);
+        foreach ($this->stretches($run) as $one) {
+            $fitting = $this->fitting($run, $one->of);
+            if ([] === $fitting) {
+                yield Portion::free($one->ms, $run->stance);
+            }
             // The combinations that are shown count as thrown.
-            array_push(
-                $portions,
-                ...[] === $fitting
-                    ? [Portion::free($ms, $run->stance)]
-                    : array_map(
-                        static fn (Chain $chain): Portion => Portion::repeated(
-                            $chain,
-                            $ms / \count($fitting),
-                            $run->stance,
-                        ),
-                        $fitting,
-                    ),
-            );
+            foreach ($fitting as $chain) {
+                yield Portion::repeated($chain, $one->ms / \count($fitting), $run->stance);
+            }
         }
-
-        return $portions;
     }
 
     /** @return list<Chain> */
-    private static function fitting(DrillRun $run, MinuteTheme $theme): array
+    private function fitting(DrillRun $run, MinuteTheme $theme): array
     {
         return \array_slice(array_values(array_filter($run->chains(), $theme->holds(...))), 0, self::MAX_SHOWN);
     }
 
-    /** @return list<array{int, int, MinuteTheme}> from and for how long, in ms, and what about */
-    private static function stretches(DrillRun $run): array
+    /** @return iterable<Stretch<MinuteTheme>> */
+    private function stretches(DrillRun $run): iterable
     {
         $themes = array_map(MinuteTheme::from(...), $run->parameters->choices('themes'));
         $seconds = $run->parameters->whole('seconds');
-        $ms = 0 === $seconds ? intdiv($run->ms(), \count($themes)) : 1000 * $seconds;
-        $stretches = [];
-        for ($index = 0; $index * $ms < $run->ms(); ++$index) {
-            $stretches[] = [$index * $ms, min($ms, $run->ms() - $index * $ms), $themes[$index % \count($themes)]];
-        }
 
-        return $stretches;
+        return $run->stretches(0 === $seconds ? intdiv($run->ms(), \count($themes)) : 1000 * $seconds, $themes);
     }
 }

@@ -54,7 +54,7 @@ final readonly class Thirds implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         $seconds = 3 * $run->parameters->whole('seconds');
 
@@ -75,7 +75,7 @@ final readonly class Thirds implements Drill
             ];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
         $cues = [] === $run->combinations ? [] : [$run->show(0, CueKind::Show, $run->chain())];
         $ms = 1000 * $run->parameters->whole('seconds');
@@ -86,7 +86,7 @@ final readonly class Thirds implements Drill
         return $cues;
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         return [
             [] === $run->combinations

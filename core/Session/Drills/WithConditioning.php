@@ -43,7 +43,7 @@ final readonly class WithConditioning implements Drill
         );
     }
 
-    public function problems(DrillRun $run): array
+    public function problems(DrillRun $run): iterable
     {
         return null === $run->exercise($run->parameters->text('exercise'))
             ? [
@@ -58,7 +58,7 @@ final readonly class WithConditioning implements Drill
             : [];
     }
 
-    public function cues(DrillRun $run): array
+    public function cues(DrillRun $run): iterable
     {
         $exercise = $run->exercise($run->parameters->text('exercise'));
 
@@ -79,7 +79,7 @@ final readonly class WithConditioning implements Drill
         ];
     }
 
-    public function portions(DrillRun $run): array
+    public function portions(DrillRun $run): iterable
     {
         $exercise = $run->exercise($run->parameters->text('exercise'));
         if (null === $exercise) {

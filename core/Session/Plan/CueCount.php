@@ -39,7 +39,7 @@ final readonly class CueCount
                 $plan->level,
                 $round->stance,
             );
-            $count += self::CUES_AROUND_SET + \count($set->drill->cues($run)) * $set->seconds / $sample;
+            $count += self::CUES_AROUND_SET + \count([...$set->drill->cues($run)]) * $set->seconds / $sample;
         }
 
         return $count;

@@ -189,7 +189,7 @@ final class ProgrammeBuilder
                     $set,
                     $run,
                 );
-                $cues = $set->drill->cues($run);
+                $cues = iterator_to_array($set->drill->cues($run), false);
                 if ($part > 0 && $isNew) {
                     $this->change(
                         $cues,
@@ -333,7 +333,7 @@ final class ProgrammeBuilder
         if (null === $set) {
             return null;
         }
-        $cue = $set->drill->cues($this->run($set, $round, new Place(), $set->seconds, $track, 0))[0] ?? null;
+        [$cue] = [...$set->drill->cues($this->run($set, $round, new Place(), $set->seconds, $track, 0)), null];
 
         return null === $cue || CueKind::Call === $cue->kind
             ? new DrillCue(0, CueKind::Show, $set->drill->definition()->title)

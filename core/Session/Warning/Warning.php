@@ -14,8 +14,8 @@ interface Warning
 {
     public function definition(): WarningDefinition;
 
-    /** @return list<string> where it holds, in one sentence each; what holds for both stances is said once */
-    public function matches(WarningContext $context): array;
+    /** @return iterable<string> where it holds, in one sentence each; what holds for both stances is said once */
+    public function matches(WarningContext $context): iterable;
 
     /** Returns the plan with less of it. */
     public function fix(WrittenPlan $plan): WrittenPlan;

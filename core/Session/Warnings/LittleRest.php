@@ -31,9 +31,8 @@ final readonly class LittleRest implements Warning
         );
     }
 
-    public function matches(WarningContext $context): array
+    public function matches(WarningContext $context): iterable
     {
-        $sentences = [];
         foreach ($context->plan->blocks as $number => $block) {
             if (
                 BlockKind::Rounds !== $block->kind
@@ -50,7 +49,7 @@ final readonly class LittleRest implements Warning
                 }
                 $share = (100 * $ms['rest']) / max(1, array_sum($ms));
                 if ($share < $context->threshold($this->definition())) {
-                    $sentences[] = t(
+                    yield t(
                         '{block}{track}: {rest} of rest for {work} of work.',
                         block: $block->name,
                         track: null === $track ? '' : ', '.$context->plan->tracks[$track]->name,
@@ -60,8 +59,6 @@ final readonly class LittleRest implements Warning
                 }
             }
         }
-
-        return $sentences;
     }
 
     public function fix(WrittenPlan $plan): WrittenPlan

@@ -29,7 +29,7 @@ final readonly class NoWarmUp implements Warning
         );
     }
 
-    public function matches(WarningContext $context): array
+    public function matches(WarningContext $context): iterable
     {
         $minutes = $context->programme->lengthMs / 60_000;
         $has =

@@ -30,15 +30,14 @@ final readonly class OneSided implements Warning
         );
     }
 
-    public function matches(WarningContext $context): array
+    public function matches(WarningContext $context): iterable
     {
-        $sentences = [];
         foreach ($context->loads as $of) {
             $load = $of->load;
             $share = 100 * $load->heavierShare();
             if ($share > $context->threshold($this->definition())) {
                 $side = $load->bySide['left'] > $load->bySide['right'] ? 'left' : 'right';
-                $sentences[] = t(
+                yield t(
                     'The {side} side of {who} throws {share} % of the strikes ({left} left, {right} right).',
                     side: $side,
                     who: $context->who($of->track, $of->stance),
@@ -48,8 +47,6 @@ final readonly class OneSided implements Warning
                 );
             }
         }
-
-        return $sentences;
     }
 
     public function fix(WrittenPlan $plan): WrittenPlan

@@ -30,7 +30,7 @@ final readonly class PartnerHead implements Warning
         );
     }
 
-    public function matches(WarningContext $context): array
+    public function matches(WarningContext $context): iterable
     {
         return $context->above(
             $this->definition(),

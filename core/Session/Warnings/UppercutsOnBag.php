@@ -32,7 +32,7 @@ final readonly class UppercutsOnBag implements Warning
         );
     }
 
-    public function matches(WarningContext $context): array
+    public function matches(WarningContext $context): iterable
     {
         return $context->above(
             $this->definition(),

@@ -189,6 +189,6 @@ final class RulesTest extends TestCase
         );
         $timing = (new FlowModel())->timing($inStance->chain, $options->rules, $options->tempo);
 
-        return $rule->matches(new RuleContext($inStance, $timing, $options));
+        return iterator_to_array($rule->matches(new RuleContext($inStance, $timing, $options)), false);
     }
 }

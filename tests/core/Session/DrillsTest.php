@@ -43,10 +43,10 @@ final class DrillsTest extends TestCase
         $run = self::drilled($drill, $example->combinations, $example->parameters, $example->seconds);
         $cues = array_map(
             static fn (DrillCue $cue): array => [$cue->atMs, $cue->kind->value, $cue->text],
-            $drill->cues($run),
+            [...$drill->cues($run)],
         );
 
-        self::assertSame([], $drill->problems($run));
+        self::assertSame([], [...$drill->problems($run)]);
         self::assertSame($example->cues, \array_slice($cues, 0, \count($example->cues)));
         self::assertCount($example->count ?? \count($example->cues), $cues);
     }
@@ -55,14 +55,14 @@ final class DrillsTest extends TestCase
     public function testNothingHappensAfterTheEndAndAllOfTheWorkIsCounted(Drill $drill, DrillExample $example): void
     {
         $run = self::drilled($drill, $example->combinations, $example->parameters, $example->seconds);
-        $times = array_map(static fn (DrillCue $cue): int => $cue->atMs, $drill->cues($run));
+        $times = array_map(static fn (DrillCue $cue): int => $cue->atMs, [...$drill->cues($run)]);
         $sorted = $times;
         sort($sorted);
 
         self::assertSame($sorted, $times, 'in order');
         self::assertNotSame([], $times);
         self::assertLessThan($run->ms(), max($times));
-        $worked = array_sum(array_map(static fn (Portion $portion): float => $portion->ms, $drill->portions($run)));
+        $worked = array_sum(array_map(static fn (Portion $portion): float => $portion->ms, [...$drill->portions($run)]));
         self::assertLessThanOrEqual($run->ms() + 1, $worked);
     }
 
@@ -72,7 +72,7 @@ final class DrillsTest extends TestCase
     {
         $run = self::drilled($drill, $example->combinations, $example->parameters, $example->seconds);
         $standing = array_filter(
-            $drill->cues($run),
+            [...$drill->cues($run)],
             static fn (DrillCue $cue): bool => $cue->kind->stands() && null !== $cue->chain,
         );
         $from = 0.0;
@@ -102,7 +102,11 @@ final class DrillsTest extends TestCase
     #[DataProvider('examples')]
     public function testEveryChainStandsOrIsAStepOrIsAnnounced(Drill $drill, DrillExample $example): void
     {
-        $found = $drill->cues(self::drilled($drill, $example->combinations, $example->parameters, $example->seconds));
+        $found = [
+            ...$drill->cues(
+                self::drilled($drill, $example->combinations, $example->parameters, $example->seconds),
+            ),
+        ];
         foreach ($found as $cue) {
             self::assertTrue(
                 null === $cue->chain || $cue->kind->stands() || $cue->kind->isStep() || CueKind::Next === $cue->kind,
@@ -163,7 +167,7 @@ final class DrillsTest extends TestCase
         $silences = [];
         foreach (range($seed, $seed + 30) as $each) {
             $run = self::drilled($drill, $chains, ['least' => 2, 'most' => 4], 180, $each);
-            $cues = $drill->cues($run);
+            $cues = [...$drill->cues($run)];
             foreach ($cues as $index => $cue) {
                 self::assertNotNull($cue->lengthMs);
                 self::assertLessThanOrEqual($run->ms(), $cue->atMs + $cue->lengthMs, 'it can be finished');
@@ -184,7 +188,7 @@ final class DrillsTest extends TestCase
     public function testCallsGrowByAChainAMinute(): void
     {
         $drill = DrillRegistry::all()['calls'];
-        $cues = $drill->cues(self::drilled($drill, ['1', '2', '3'], ['grows' => true], 180));
+        $cues = [...$drill->cues(self::drilled($drill, ['1', '2', '3'], ['grows' => true], 180))];
         foreach ($cues as $cue) {
             $known = ['1', '2', '3'];
             self::assertContains($cue->text, \array_slice($known, 0, 1 + intdiv($cue->atMs, 60_000)));
@@ -198,9 +202,9 @@ final class DrillsTest extends TestCase
         $run = self::drilled($drill, ['1 2', '3 2'], [], 120);
 
         self::assertEqualsWithDelta(
-            \count($drill->cues($run)),
+            \count([...$drill->cues($run)]),
             array_sum(
-                array_map(static fn (Portion $portion): float => $portion->repetitions ?? 0.0, $drill->portions($run)),
+                array_map(static fn (Portion $portion): float => $portion->repetitions ?? 0.0, [...$drill->portions($run)]),
             ),
             1e-9,
         );
@@ -227,7 +231,7 @@ final class DrillsTest extends TestCase
         string $part,
     ): void {
         $drill = DrillRegistry::all()[$id];
-        $problems = $drill->problems(self::drilled($drill, $chains, $parameters, $seconds));
+        $problems = [...$drill->problems(self::drilled($drill, $chains, $parameters, $seconds))];
 
         self::assertNotSame([], $problems);
         self::assertStringContainsString($part, $problems[0]->message);
@@ -236,7 +240,7 @@ final class DrillsTest extends TestCase
     public function testARungThatBreaksByItselfIsSaid(): void
     {
         $drill = DrillRegistry::all()['ladder'];
-        $problems = $drill->problems(self::drilled($drill, ['1 step-back 31 exit 1'], [], 60));
+        $problems = [...$drill->problems(self::drilled($drill, ['1 step-back 31 exit 1'], [], 60))];
 
         self::assertStringContainsString('Rung 2, 1 step-back 31, breaks by itself', $problems[0]->message);
         self::assertFalse($problems[0]->stops);
