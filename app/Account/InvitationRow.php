@@ -5,30 +5,27 @@ declare(strict_types=1);
 namespace Periplus\App\Account;
 
 use Periplus\App\Security\GymRole;
+use Periplus\App\Store\Instant;
 
-/** A valid link as shown to head coaches, without its token. */
-final readonly class InvitationRow implements \JsonSerializable
+/** A link that invites a coach or gives a new password, as it is listed. */
+final readonly class InvitationRow
 {
+    public string $role;
+    public Instant $madeAt;
+    public Instant $expiresAt;
+
     /** @param string|null $madeBy null for a link that was made on the machine itself */
     public function __construct(
         public int $id,
         public InvitationKind $kind,
-        public GymRole $role,
+        GymRole $role,
         public string $meantFor,
         public ?string $madeBy,
-        public \DateTimeImmutable $madeAt,
-        public \DateTimeImmutable $expiresAt,
+        \DateTimeImmutable $madeAt,
+        \DateTimeImmutable $expiresAt,
     ) {
-    }
-
-    /** @return array<mixed> */
-    public function jsonSerialize(): array
-    {
-        return [
-            ...get_object_vars($this),
-            'role' => $this->role->word(),
-            'madeAt' => $this->madeAt->format(\DATE_ATOM),
-            'expiresAt' => $this->expiresAt->format(\DATE_ATOM),
-        ];
+        $this->role = $role->word();
+        $this->madeAt = new Instant($madeAt);
+        $this->expiresAt = new Instant($expiresAt);
     }
 }

@@ -14,6 +14,7 @@ use Periplus\App\Gym\Gyms;
 use Periplus\App\Http\PlainText;
 use Periplus\App\Security\GymRole;
 use Periplus\App\Store\Conflict;
+use Periplus\App\Store\Instant;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
@@ -232,7 +233,7 @@ final class Invitations extends ServiceEntityRepository
         $this->getEntityManager()->persist(new Invitation($token, $kind, $role, $user, $maker, $for, $now, $expires));
         $this->getEntityManager()->flush();
 
-        return new NewLink($token, $expires);
+        return new NewLink($token, new Instant($expires));
     }
 
     /**

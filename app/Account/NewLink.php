@@ -4,16 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-/** A link that was just created; the only time its token is known. */
-final readonly class NewLink implements \JsonSerializable
-{
-    public function __construct(#[\SensitiveParameter] public string $token, public \DateTimeImmutable $expiresAt)
-    {
-    }
+use Periplus\App\Store\Instant;
 
-    /** @return array{token: string, expiresAt: string} */
-    public function jsonSerialize(): array
+/** A link that was just created; the only time its token is known. */
+final readonly class NewLink
+{
+    public function __construct(#[\SensitiveParameter] public string $token, public Instant $expiresAt)
     {
-        return ['token' => $this->token, 'expiresAt' => $this->expiresAt->format(\DATE_ATOM)];
     }
 }

@@ -57,6 +57,11 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
         return $this->name;
     }
 
+    public function person(): Person
+    {
+        return new Person($this->id(), $this->name);
+    }
+
     public function role(): GymRole
     {
         return $this->role;

@@ -7,7 +7,6 @@ namespace Periplus\App\Advice;
 use Periplus\App\Account\User;
 use Periplus\App\Http\IfMatch;
 use Periplus\App\Security\Permission;
-use Periplus\Core\Session\Advice\Exercise;
 use Periplus\Core\Session\Advice\Reminder;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -30,13 +29,10 @@ final readonly class AdviceController
         $advice = $this->advice->advice();
 
         return new JsonResponse([
-            'reminders' => array_map(static fn (Reminder $reminder): array => $reminder->toArray(), $advice->reminders),
+            'reminders' => $advice->reminders,
             'remindersVersion' => $this->advice->version('reminders'),
             'reminderTopics' => Reminder::TOPICS,
-            'exercises' => array_map(
-                static fn (Exercise $exercise): array => $exercise->toArray(),
-                array_values($advice->exercises),
-            ),
+            'exercises' => array_values($advice->exercises),
             'exercisesVersion' => $this->advice->version('exercises'),
         ]);
     }

@@ -23,7 +23,7 @@ final readonly class AuditController
     public function list(#[MapQueryParameter] int $page = 1, #[MapQueryParameter] string $what = ''): JsonResponse
     {
         return new JsonResponse([
-            ...$this->audit->page(max(1, min($page, 100_000)), self::PAGE_SIZE, mb_substr($what, 0, 20)),
+            ...(array) $this->audit->page(max(1, min($page, 100_000)), self::PAGE_SIZE, mb_substr($what, 0, 20)),
             'size' => self::PAGE_SIZE,
         ]);
     }

@@ -58,10 +58,8 @@ final class AuditLog extends ServiceEntityRepository
     /**
      * @param string $what the first part of what was done; without it everything but who signed in and when, which
      *                     would crowd out the rest
-     *
-     * @return array{entries: list<AuditRow>, total: int} the newest first
      */
-    public function page(int $page, int $size, string $what = ''): array
+    public function page(int $page, int $size, string $what = ''): AuditPage
     {
         /** @var list<AuditRow> $entries */
         $entries = $this->about($what)
@@ -71,10 +69,10 @@ final class AuditLog extends ServiceEntityRepository
             ->setFirstResult(($page - 1) * $size)->setMaxResults($size)
             ->getQuery()->getResult();
 
-        return [
-            'entries' => $entries,
-            'total' => (int) $this->about($what)->select('COUNT(e.id)')->getQuery()->getSingleScalarResult(),
-        ];
+        return new AuditPage(
+            $entries,
+            (int) $this->about($what)->select('COUNT(e.id)')->getQuery()->getSingleScalarResult(),
+        );
     }
 
     private function about(string $what): QueryBuilder

@@ -4,23 +4,22 @@ declare(strict_types=1);
 
 namespace Periplus\App\Audit;
 
-/** One line of the audit log as it is shown. */
-final readonly class AuditRow implements \JsonSerializable
+use Periplus\App\Store\Instant;
+
+/** A change in the audit log as it is shown. */
+final readonly class AuditRow
 {
+    public Instant $at;
+
     /** @param string|null $who null for changes without a sign-in */
     public function __construct(
         public int $id,
-        public \DateTimeImmutable $at,
+        \DateTimeImmutable $at,
         public ?string $who,
         public string $what,
         public string $says,
         public ?string $subject,
     ) {
-    }
-
-    /** @return array<mixed> */
-    public function jsonSerialize(): array
-    {
-        return [...get_object_vars($this), 'at' => $this->at->format(\DATE_ATOM)];
+        $this->at = new Instant($at);
     }
 }

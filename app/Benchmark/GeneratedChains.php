@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Benchmark;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Account\Person;
 use Periplus\App\Combination\BulkInserter;
 use Periplus\App\Combination\CheckSummary;
 use Periplus\App\Combination\CombinationContent;
@@ -99,7 +100,9 @@ final readonly class GeneratedChains
                 );
                 $batch[] = new NewCombination($content, CheckSummary::of($this->check->run($inStance, $options)));
             }
-            $this->entities->wrapInTransaction(fn () => $this->inserter->create($batch, $user, 'Benchmark'));
+            $this->entities->wrapInTransaction(
+                fn () => $this->inserter->create($batch, new Person($user, 'Benchmark')),
+            );
         }
     }
 

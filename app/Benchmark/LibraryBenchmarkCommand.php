@@ -63,7 +63,7 @@ final class LibraryBenchmarkCommand extends Command
             $preview = $this->previews->advance($preview->id(), 0.6);
         }
         $pass = microtime(true) - $start;
-        $changes = array_sum(array_column($this->previews->changes($preview)['changes'], 'count'));
+        $changes = \count($this->previews->changed($preview));
         $before = $this->verdicts();
         $start = microtime(true);
         $this->previews->save($preview->id(), $user);

@@ -8,7 +8,7 @@ use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Technique\Stance;
 
 /** The content of a card and the numbering it is read in. */
-final readonly class CardContent implements \JsonSerializable
+final readonly class CardContent
 {
     /** @param non-empty-list<CardCombination> $combinations */
     public function __construct(
@@ -31,7 +31,7 @@ final readonly class CardContent implements \JsonSerializable
      *         stance: string,
      *         rules: string,
      *     }>,
-     * } $stored what {@see jsonSerialize} was written as
+     * } $stored the value as JSON has it
      */
     public static function of(array $stored): self
     {
@@ -47,11 +47,5 @@ final readonly class CardContent implements \JsonSerializable
                 $stored['combinations'],
             ),
         );
-    }
-
-    /** @return array<mixed> */
-    public function jsonSerialize(): array
-    {
-        return get_object_vars($this);
     }
 }

@@ -27,8 +27,8 @@ final readonly class CheckRequest
             callback: [BuiltInHouseRules::class, 'ids'],
             message: 'The rules are boxing, kickboxing or all-limbs.',
         )]
-        public ?        /** As the chain asks for when null. */
-        string $rules = null,
+        /** As the chain asks for when null. */
+        public ?string $rules = null,
         public string $numbering = 'parity',
         #[Assert\Range(
             min: CheckOptions::FASTEST,

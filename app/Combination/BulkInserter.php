@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Combination;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Account\Person;
 use Psr\Clock\ClockInterface;
 
 /** Inserts many new combinations in one statement, with their first versions and index entries. Needs a transaction. */
@@ -25,25 +26,25 @@ final readonly class BulkInserter
      *
      * @return list<int> their ids, in the same order
      */
-    public function create(array $combinations, int $author, string $authorName): array
+    public function create(array $combinations, Person $author): array
     {
         $ids = [];
         $now = $this->clock->now();
         foreach (array_chunk($combinations, self::ROWS_PER_INSERT) as $chunk) {
-            $id = $this->table->insert($chunk, $author, $now);
+            $id = $this->table->insert($chunk, (int) $author->id, $now);
             [$versions, $inUse] = [[], []];
             foreach ($chunk as $new) {
                 array_push(
                     $versions,
                     $id,
                     1,
-                    json_encode($new->content->toArray(), \JSON_THROW_ON_ERROR),
+                    json_encode($new->content, \JSON_THROW_ON_ERROR),
                     VersionChange::Created->value,
-                    $author,
+                    $author->id,
                     $now->format('Y-m-d H:i:s'),
                 );
                 if (!$new->archived) {
-                    $inUse[] = new IndexedCombination($id, $new->content, $new->check, $author, $authorName);
+                    $inUse[] = new IndexedCombination($id, $new->content, $new->check, $author);
                 }
                 $ids[] = $id++;
             }

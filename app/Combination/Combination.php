@@ -227,8 +227,6 @@ class Combination implements Versioned
 
     public function summary(): CombinationSummary
     {
-        $coach = static fn (User $user): array => ['id' => $user->id(), 'name' => $user->name()];
-
         return new CombinationSummary(
             $this->id(),
             $this->version,
@@ -236,8 +234,8 @@ class Combination implements Versioned
             $this->verdict,
             $this->lengthMs,
             $this->fingerprintWithEffort,
-            $coach($this->author),
-            $coach($this->editor),
+            $this->author->person(),
+            $this->editor->person(),
             $this->createdAt,
             $this->updatedAt,
             $this->archivedAt,

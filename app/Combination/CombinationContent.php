@@ -44,7 +44,7 @@ final readonly class CombinationContent
      *     level: int,
      *     note: string,
      *     levelChosen?: bool|null,
-     * } $content as {@see toArray} has it; older versions did not keep who gave the level
+     * } $content as JSON has it; older versions did not keep who gave the level
      */
     public static function of(array $content): self
     {
@@ -60,7 +60,7 @@ final readonly class CombinationContent
         );
     }
 
-    /** @param string $json of {@see toArray} */
+    /** @param string $json of the value */
     public static function ofJson(string $json): self
     {
         /**
@@ -132,6 +132,11 @@ final readonly class CombinationContent
         'note' => 'note',
     ];
 
+    public function equals(self $other): bool
+    {
+        return get_object_vars($this) === get_object_vars($other);
+    }
+
     /** @return list<string> the names of what differs from another */
     public function differencesFrom(self $other): array
     {
@@ -177,31 +182,5 @@ final readonly class CombinationContent
             $from('note')->note,
             $from('level')->levelChosen,
         );
-    }
-
-    /**
-     * @return array{
-     *     name: string,
-     *     notation: string,
-     *     stance: string,
-     *     rules: string,
-     *     themes: list<string>,
-     *     level: int,
-     *     note: string,
-     *     levelChosen: bool|null,
-     * }
-     */
-    public function toArray(): array
-    {
-        return [
-            'name' => $this->name,
-            'notation' => $this->notation,
-            'stance' => $this->stance->value,
-            'rules' => $this->rules,
-            'themes' => $this->themes,
-            'level' => $this->level,
-            'note' => $this->note,
-            'levelChosen' => $this->levelChosen,
-        ];
     }
 }

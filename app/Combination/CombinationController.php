@@ -108,14 +108,10 @@ final readonly class CombinationController
 
         return new JsonResponse([
             'versions' => array_map(
-                fn (CombinationVersion $version): array => [
-                    ...$version->toArray(),
-                    'text' => $this->lines->text(
-                        $version->content()->notation,
-                        $version->content()->stance,
-                        $numbering,
-                    ),
-                ],
+                fn (CombinationVersion $version): ShownVersion => new ShownVersion(
+                    $version,
+                    $this->lines->text($version->content()->notation, $version->content()->stance, $numbering),
+                ),
                 $this->library->versions($this->combinations->get($id)),
             ),
         ]);
@@ -131,15 +127,10 @@ final readonly class CombinationController
     /** @param array<string, string> $headers */
     private function answer(Combination $combination, User $user, int $status = 200, array $headers = []): JsonResponse
     {
-        $text = $this->lines->text(
-            $combination->content()->notation,
-            $combination->content()->stance,
-            $this->numberings->forUser($user),
+        return new JsonResponse(
+            $this->lines->combination($combination->summary(), $this->numberings->forUser($user)),
+            $status,
+            ['ETag' => \sprintf('"%d"', $combination->version()), ...$headers],
         );
-
-        return new JsonResponse([...$combination->summary()->toArray(), 'text' => $text], $status, [
-            'ETag' => \sprintf('"%d"', $combination->version()),
-            ...$headers,
-        ]);
     }
 }

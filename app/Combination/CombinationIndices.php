@@ -33,8 +33,7 @@ final readonly class CombinationIndices
                         $combination->id(),
                         $combination->content(),
                         $check,
-                        $combination->author()->id(),
-                        $combination->author()->name(),
+                        $combination->author()->person(),
                     ),
                 ]);
             }
@@ -69,8 +68,7 @@ final readonly class CombinationIndices
                             $summary->id,
                             $content,
                             $checked,
-                            $summary->author['id'],
-                            $summary->author['name'],
+                            $summary->author,
                         );
                     }
                 }

@@ -4,16 +4,13 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
+use Periplus\App\Account\Person;
 use Periplus\Core\Flow\Timing\Verdict;
 
 /** A combination in the API, without its picture and check. Lists read it without the ORM. */
 final readonly class CombinationSummary
 {
-    /**
-     * @param array{id: int, name: string} $author
-     * @param array{id: int, name: string} $editor
-     * @param string|null $drilledOn the last day on which it was drilled, such as 2026-11-26
-     */
+    /** @param string|null $drilledOn the last day on which it was drilled, such as 2026-11-26 */
     public function __construct(
         public int $id,
         public int $version,
@@ -21,8 +18,8 @@ final readonly class CombinationSummary
         public Verdict $verdict,
         public int $lengthMs,
         public string $fingerprintWithEffort,
-        public array $author,
-        public array $editor,
+        public Person $author,
+        public Person $editor,
         public \DateTimeImmutable $createdAt,
         public \DateTimeImmutable $updatedAt,
         public ?\DateTimeImmutable $archivedAt,
@@ -67,30 +64,12 @@ final readonly class CombinationSummary
             Verdict::from($row['verdict']),
             (int) $row['length_ms'],
             $row['fingerprint_with_effort'],
-            ['id' => (int) $row['author_id'], 'name' => $row['author_name']],
-            ['id' => (int) $row['editor_id'], 'name' => $row['editor_name']],
+            new Person((int) $row['author_id'], $row['author_name']),
+            new Person((int) $row['editor_id'], $row['editor_name']),
             new \DateTimeImmutable($row['created_at']),
             new \DateTimeImmutable($row['updated_at']),
             $time($row['archived_at']),
             null === $row['drilled_at'] ? null : substr($row['drilled_at'], 0, 10),
         );
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return [
-            'id' => $this->id,
-            'version' => $this->version,
-            ...$this->content->toArray(),
-            'verdict' => $this->verdict->value,
-            'lengthMs' => $this->lengthMs,
-            'author' => $this->author,
-            'editor' => $this->editor,
-            'createdAt' => $this->createdAt->format(\DATE_ATOM),
-            'updatedAt' => $this->updatedAt->format(\DATE_ATOM),
-            'archivedAt' => $this->archivedAt?->format(\DATE_ATOM),
-            'drilledOn' => $this->drilledOn,
-        ];
     }
 }

@@ -7,15 +7,15 @@ namespace Periplus\App\Combination;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
+use Periplus\App\Numbering\NamedChain;
 use Periplus\App\Numbering\StoredChains;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Stance;
 
 /**
  * Reads and writes rows of the table combination without the ORM, for lists and bulk operations. A single combination
  * is written through {@see Library}; chains for comparisons are read through {@see ChainTable}. A condition is SQL on a
  * row named c, with its values.
- *
- * @phpstan-type Condition array{string, list<mixed>}
  */
 final readonly class CombinationTable implements StoredChains
 {
@@ -52,8 +52,13 @@ final readonly class CombinationTable implements StoredChains
     public function first(int $most): array
     {
         return array_map(
-            static fn (array $row): array => [...$row, 'stance' => Stance::from($row['stance'])],
-            self::brief($this->select('c.archived_at IS NULL ORDER BY c.name, c.id LIMIT '.$most, [])),
+            static fn (CombinationSummary $summary): NamedChain => new NamedChain(
+                $summary->id,
+                $summary->content->name,
+                $summary->content->notation,
+                $summary->content->stance,
+            ),
+            $this->select('c.archived_at IS NULL ORDER BY c.name, c.id LIMIT '.$most, []),
         );
     }
 
@@ -106,13 +111,12 @@ final readonly class CombinationTable implements StoredChains
     }
 
     /**
-     * @param Condition $where
      * @param bool $alongIndex whether the index of the sort is read, row by row, until there are enough
      *
      * @return list<int> ids in the order of the sort
      */
     public function find(
-        array $where,
+        SqlCondition $where,
         Sort $sort,
         string $direction,
         ?int $size = null,
@@ -124,15 +128,15 @@ final readonly class CombinationTable implements StoredChains
             'SELECT c.id FROM combination c'
                 .($alongIndex ? ' FORCE INDEX ('.$sort->index().')' : '')
                 .' WHERE '
-                .$where[0]
+                .$where->sql
                 ." ORDER BY {$sort->column()} $way, c.id $way"
                 .(null === $size ? '' : " LIMIT $size OFFSET $skip"),
-            $where[1],
+            $where->values,
             array_map(
                 static fn (mixed $value): ParameterType|ArrayParameterType => \is_array($value)
                     ? ArrayParameterType::INTEGER
                     : ParameterType::STRING,
-                $where[1],
+                $where->values,
             ),
         );
 
@@ -184,56 +188,50 @@ final readonly class CombinationTable implements StoredChains
         );
     }
 
-    /** @param Condition $where */
-    public function count(array $where = ['1 = 1', []]): int
+    public function count(SqlCondition $where = new SqlCondition('1 = 1')): int
     {
         /** @var int|string $count */
-        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM combination c WHERE '.$where[0], $where[1]);
+        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM combination c WHERE '.$where->sql, $where->values);
 
         return (int) $count;
     }
 
-    /**
-     * @param Condition $ids a select of ids
-     * @param Condition $where
-     *
-     * @return Condition a select of those of them whose rows are so
-     */
-    public static function among(array $ids, array $where): array
+    /** Returns a select of those ids whose rows meet the condition. */
+    public static function among(SqlCondition $ids, SqlCondition $where): SqlCondition
     {
-        return [
-            'SELECT i.id FROM ('.$ids[0].') i JOIN combination c ON c.id = i.id WHERE '.$where[0],
-            [...$ids[1], ...$where[1]],
-        ];
+        return SqlCondition::joined('', '', '', [
+            $ids->within('SELECT i.id FROM (', ') i JOIN combination c ON c.id = i.id WHERE '),
+            $where,
+        ]);
     }
 
     /**
      * @param list<int> $ids
      *
-     * @return list<array{id: int, name: string, notation: string, stance: string}> those in use, by name
+     * @return list<CombinationSummary> those in use, by name
      */
     public function inUse(array $ids): array
     {
         return [] === $ids
             ? []
-            : self::brief(
-                $this->select(
-                    'c.id IN (?) AND c.archived_at IS NULL ORDER BY c.name, c.id',
-                    [$ids],
-                    [ArrayParameterType::INTEGER],
-                ),
+            : $this->select(
+                'c.id IN (?) AND c.archived_at IS NULL ORDER BY c.name, c.id',
+                [$ids],
+                [ArrayParameterType::INTEGER],
             );
     }
 
     /**
      * Returns the chains under a set of rules with greater ids, including archived ones, ordered by id.
      *
-     * @param Condition $where
-     *
-     * @return list<array{id: int, version: int, notation: string, stance: string, verdict: string}>
+     * @return list<StoredChain>
      */
-    public function underRules(string $rules, int $after, int $most, array $where = ['1 = 1', []]): array
-    {
+    public function underRules(
+        string $rules,
+        int $after,
+        int $most,
+        SqlCondition $where = new SqlCondition('1 = 1'),
+    ): array {
         /**
          * @var list<array{
          *     id: int|string,
@@ -245,12 +243,18 @@ final readonly class CombinationTable implements StoredChains
          */
         $rows = $this->connection->fetchAllAssociative(
             'SELECT c.id, c.version, c.notation, c.stance, c.verdict FROM combination c '
-                ."WHERE c.rules = ? AND c.id > ? AND {$where[0]} ORDER BY c.id LIMIT $most",
-            [$rules, $after, ...$where[1]],
+                ."WHERE c.rules = ? AND c.id > ? AND {$where->sql} ORDER BY c.id LIMIT $most",
+            [$rules, $after, ...$where->values],
         );
 
         return array_map(
-            static fn (array $row): array => [...$row, 'id' => (int) $row['id'], 'version' => (int) $row['version']],
+            static fn (array $row): StoredChain => new StoredChain(
+                (int) $row['id'],
+                (int) $row['version'],
+                $row['notation'],
+                Stance::from($row['stance']),
+                Verdict::from($row['verdict']),
+            ),
             $rows,
         );
     }
@@ -258,18 +262,18 @@ final readonly class CombinationTable implements StoredChains
     /**
      * Stores the results of a recheck. A level that no coach chose follows the check; undecided old ones stay.
      *
-     * @param Condition $results a select of combination_id, verdict, length_ms and level
+     * @param SqlCondition $results a select of combination_id, verdict, length_ms and level
      *
      * @return array<int, array{
      *     verdict: string,
      *     level: int,
      * }> what those in use are now that have another verdict or level, by id
      */
-    public function takeResults(array $results, string $rules): array
+    public function takeResults(SqlCondition $results, string $rules): array
     {
         $level = 'IF(c.level_chosen = 0, r.level, c.level)';
-        $joined = "combination c JOIN ({$results[0]}) r ON r.combination_id = c.id";
-        $values = [...$results[1], $rules];
+        $joined = "combination c JOIN ({$results->sql}) r ON r.combination_id = c.id";
+        $values = [...$results->values, $rules];
         /** @var list<array{id: int|string, verdict: string, level: int|string}> $rows */
         $rows = $this->connection->fetchAllAssociative(
             "SELECT c.id, r.verdict, $level AS level FROM $joined "
@@ -452,24 +456,6 @@ final readonly class CombinationTable implements StoredChains
                 ? ParameterType::BINARY
                 : ParameterType::STRING,
             array_combine(array_keys($columns), array_keys($columns)),
-        );
-    }
-
-    /**
-     * @param list<CombinationSummary> $summaries
-     *
-     * @return list<array{id: int, name: string, notation: string, stance: string}>
-     */
-    private static function brief(array $summaries): array
-    {
-        return array_map(
-            static fn (CombinationSummary $summary): array => [
-                'id' => $summary->id,
-                'name' => $summary->content->name,
-                'notation' => $summary->content->notation,
-                'stance' => $summary->content->stance->value,
-            ],
-            $summaries,
         );
     }
 

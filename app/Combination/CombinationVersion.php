@@ -42,15 +42,18 @@ class CombinationVersion
         return $this->content;
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    public function change(): VersionChange
     {
-        return [
-            'version' => $this->version,
-            'change' => $this->change->value,
-            ...$this->content->toArray(),
-            'editor' => ['id' => $this->editor->id(), 'name' => $this->editor->name()],
-            'createdAt' => $this->createdAt->format(\DATE_ATOM),
-        ];
+        return $this->change;
+    }
+
+    public function editor(): User
+    {
+        return $this->editor;
+    }
+
+    public function createdAt(): \DateTimeImmutable
+    {
+        return $this->createdAt;
     }
 }

@@ -223,11 +223,11 @@ final readonly class Library
             t(
                 '{name} changed this combination meanwhile{fields}. Nothing was overwritten; look at the newest and '
                     .'save again.',
-                name: $row->editor['name'],
+                name: $row->editor->name,
                 fields: [] === $changed ? '' : ' ('.implode(', ', $changed).')',
             ),
             [
-                'current' => $this->lines->with($row->toArray(), $this->numberings->forUser($reader)),
+                'current' => $this->lines->combination($row, $this->numberings->forUser($reader)),
                 'changed' => $changed,
             ],
         );

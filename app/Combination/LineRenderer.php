@@ -43,28 +43,22 @@ final class LineRenderer
         return null === $chain ? $notation : (new Writer($numbering))->write($chain);
     }
 
-    /**
-     * @param array<string, mixed> $row with notation and stance
-     *
-     * @return array<string, mixed> the same with its chain in the numbers of a numbering, as text
-     */
-    public function with(array $row, Numbering $numbering): array
+    public function content(CombinationContent $content, Numbering $numbering): ShownContent
     {
-        /** @var array{notation: string, stance: string} $chain */
-        $chain = $row;
-
-        return [...$row, 'text' => $this->text($chain['notation'], Stance::from($chain['stance']), $numbering)];
+        return new ShownContent($content, $this->text($content->notation, $content->stance, $numbering));
     }
 
-    /**
-     * @return array<string, mixed> a row of the library with its chain as text and as a line, in the numbers of a
-     *                              numbering
-     */
-    public function row(CombinationSummary $row, Numbering $numbering): array
+    public function combination(CombinationSummary $summary, Numbering $numbering): ShownCombination
     {
-        $drawn = $this->render($row->content, $numbering);
+        $content = $summary->content;
 
-        return [...$row->toArray(), 'text' => $drawn->text, 'line' => $drawn->line];
+        return new ShownCombination($summary, $this->text($content->notation, $content->stance, $numbering));
+    }
+
+    /** Returns a row of the library. */
+    public function row(CombinationSummary $summary, Numbering $numbering): ListedCombination
+    {
+        return new ListedCombination($summary, $this->render($summary->content, $numbering));
     }
 
     public function render(

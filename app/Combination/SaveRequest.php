@@ -25,8 +25,8 @@ final readonly class SaveRequest
             callback: [BuiltInHouseRules::class, 'ids'],
             message: 'The rules are boxing, kickboxing or all-limbs.',
         )]
-        public ?        /** As the chain asks for when null. */
-        string $rules = null,
+        /** As the chain asks for when null. */
+        public ?string $rules = null,
         #[Assert\Count(max: self::MAX_THEMES, maxMessage: 'At most {{ limit }} themes.')]
         #[Assert\All([
             new Assert\NotNull(message: 'A theme is text.'),
@@ -36,8 +36,8 @@ final readonly class SaveRequest
         ])]
         public array $themes = [],
         #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]
-        public ?        /** Null when it is to follow the check. */
-        int $level = null,
+        /** Null when it is to follow the check. */
+        public ?int $level = null,
         #[Assert\Length(max: 2000, maxMessage: 'A note has at most {{ limit }} characters.')] public string $note = '',
     ) {
     }

@@ -89,7 +89,7 @@ class Course implements Versioned, \JsonSerializable
             'id' => $this->id(),
             'version' => $this->version,
             'name' => $this->name,
-            ...$this->content->jsonSerialize(),
+            ...(array) $this->content,
             'archived' => $this->isArchived(),
         ];
     }

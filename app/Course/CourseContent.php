@@ -8,7 +8,7 @@ use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 
 /** The settings of a course: its rules, group and schedule, and how its rounds progress. */
-final readonly class CourseContent implements \JsonSerializable
+final readonly class CourseContent
 {
     /**
      * @param string $rules a set of house rules, such as "kickboxing"
@@ -36,7 +36,7 @@ final readonly class CourseContent implements \JsonSerializable
     ) {
     }
 
-    /** @param array<string, mixed> $stored what {@see jsonSerialize} returned */
+    /** @param array<string, mixed> $stored the value as JSON has it */
     public static function of(array $stored): self
     {
         /**
@@ -66,11 +66,5 @@ final readonly class CourseContent implements \JsonSerializable
     public function hardestLevel(): int
     {
         return max($this->levels);
-    }
-
-    /** @return array<mixed> */
-    public function jsonSerialize(): array
-    {
-        return [...get_object_vars($this), 'group' => $this->group->value, 'medium' => $this->medium->value];
     }
 }

@@ -110,7 +110,7 @@ final readonly class ExchangeController
                 'entry' => $line->number(),
                 'kind' => $line->kind(),
                 'source' => $line->source(),
-                'content' => null === $content ? null : $lines->with($content->toArray(), $numbering),
+                'content' => null === $content ? null : $lines->content($content, $numbering),
                 // The text from the file, for the coach to correct.
                 'written' => null === $fields ? null : ['name' => $fields['name'], 'chain' => $fields['chain']],
                 'message' => $line->message(),

@@ -60,7 +60,7 @@ final readonly class Export
                 'level' => $content->level,
                 'levelChosen' => true === $content->levelChosen,
                 'note' => $content->note,
-                'author' => $row->author['name'],
+                'author' => $row->author->name,
                 'archived' => null !== $row->archivedAt,
             ];
         }
@@ -88,7 +88,7 @@ final readonly class Export
                 Csv::several($content->themes),
                 (string) $content->level,
                 $content->note,
-                $row->author['name'],
+                $row->author->name,
                 null === $row->archivedAt ? 'no' : 'yes',
             ];
         }

@@ -33,13 +33,13 @@ final readonly class ImportEntry
     ) {
     }
 
-    /** @return array<string, mixed> for keeping it until it is read; what is wrong with it is kept apart */
-    public function toArray(): array
+    /** Returns what is kept until it is read; what is wrong with it is kept apart. */
+    public function stored(): UnreadEntry
     {
-        return ['line' => $this->line, 'source' => $this->source, 'fields' => $this->fields, 'stated' => $this->stated];
+        return new UnreadEntry($this->line, $this->source, $this->fields, $this->stated);
     }
 
-    /** @param array<string, mixed> $stored what {@see toArray} returned */
+    /** @param array<string, mixed> $stored the value as JSON has it */
     public static function of(array $stored, string $problem): self
     {
         /**

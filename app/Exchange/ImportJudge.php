@@ -143,7 +143,7 @@ final readonly class ImportJudge
             $would = $theirs->with($draft->content, $stated);
 
             return match (true) {
-                $isSame && $theirs->toArray() === $would->toArray() => new Judgement(
+                $isSame && $theirs->equals($would) => new Judgement(
                     LineKind::Same,
                     t('It is in the library unchanged.'),
                     combination: $same->id,

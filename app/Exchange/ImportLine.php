@@ -50,7 +50,7 @@ class ImportLine
         private string $source,
         ImportEntry $entry,
     ) {
-        $this->content = $entry->toArray();
+        $this->content = (array) $entry->stored();
         $this->message = $entry->problem;
     }
 
@@ -127,7 +127,7 @@ class ImportLine
     /** Replaces the entry, to be read again; meanwhile it does not count as a duplicate of itself. */
     public function replace(ImportEntry $entry): void
     {
-        $this->content = $entry->toArray();
+        $this->content = (array) $entry->stored();
         $this->message = '';
         $this->fingerprint = '';
         $this->kind = LineKind::Waiting;

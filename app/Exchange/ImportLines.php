@@ -34,7 +34,7 @@ final readonly class ImportLines
                     $index + 1,
                     LineKind::Waiting->value,
                     t('Line {line}: {source}', line: $entry->line, source: $entry->source),
-                    json_encode($entry->toArray(), \JSON_THROW_ON_ERROR),
+                    json_encode($entry->stored(), \JSON_THROW_ON_ERROR),
                     $entry->problem,
                 );
             }

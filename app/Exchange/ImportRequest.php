@@ -27,8 +27,8 @@ final readonly class ImportRequest
             callback: [BuiltInHouseRules::class, 'ids'],
             message: 'The rules are boxing, kickboxing or all-limbs.',
         )]
-        public ?        /** As each chain asks for when null. */
-        string $rules = null,
+        /** As each chain asks for when null. */
+        public ?string $rules = null,
     ) {
     }
 }

@@ -141,7 +141,7 @@ final readonly class ImportRuns
                 }
             }
             try {
-                $ids = $this->inserter->create($new, $user->id(), $user->name());
+                $ids = $this->inserter->create($new, $user->person());
             } catch (UniqueConstraintViolationException) {
                 $this->refuseWhatCame($new);
                 throw new Conflict(

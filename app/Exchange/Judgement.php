@@ -25,12 +25,13 @@ final readonly class Judgement
     ) {
     }
 
-    /** @return array{archived: bool, content: array<string, mixed>} for what was read */
-    public function stored(): array
+    /** Returns what is kept of an entry that was read. */
+    public function stored(): StoredEntry
     {
-        $content = $this->content ?? throw new \LogicException('This entry was not read.');
-
-        return ['archived' => $this->archived, 'content' => $content->toArray()];
+        return new StoredEntry(
+            $this->archived,
+            $this->content ?? throw new \LogicException('This entry was not read.'),
+        );
     }
 
     public function saying(string $message): self

@@ -54,9 +54,8 @@ class Gym implements Versioned
     #[ORM\Column(type: 'json', nullable: true)]
     private ?array $voice = null;
 
-    /** @var array{rules: string, media: list<string>, groups: list<string>}|null */
-    #[ORM\Column(type: 'json', nullable: true)]
-    private ?array $training = null;
+    #[ORM\Column(type: TrainingType::NAME, nullable: true)]
+    private ?Training $training = null;
 
     /** @var array<string, string>|null outcome by step; null where there is nothing to set up */
     #[ORM\Column(type: 'json', nullable: true)]
@@ -112,12 +111,12 @@ class Gym implements Versioned
 
     public function training(): ?Training
     {
-        return null === $this->training ? null : Training::fromArray($this->training);
+        return $this->training;
     }
 
     public function train(Training $training): void
     {
-        $this->training = $training->jsonSerialize();
+        $this->training = $training;
     }
 
     public function numbering(): string

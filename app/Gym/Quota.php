@@ -10,7 +10,7 @@ use Periplus\App\Store\Refused;
 use function Periplus\Core\Language\t;
 
 /** How much of something a gym has, and the maximum. */
-final readonly class Quota implements \JsonSerializable
+final readonly class Quota
 {
     /**
      * @param string $what in the plural, such as "plans"
@@ -34,11 +34,5 @@ final readonly class Quota implements \JsonSerializable
                 ),
             );
         }
-    }
-
-    /** @return array{what: string, used: int, limit: int, unit: string} */
-    public function jsonSerialize(): array
-    {
-        return ['what' => $this->what, 'used' => $this->used, 'limit' => $this->limit, 'unit' => $this->unit];
     }
 }

@@ -8,7 +8,7 @@ use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 
 /** What a gym trains: rules, media and groups. */
-final readonly class Training implements \JsonSerializable
+final readonly class Training
 {
     /**
      * @param string $rules a set of house rules, such as "kickboxing"
@@ -24,7 +24,7 @@ final readonly class Training implements \JsonSerializable
      *     rules: string,
      *     media: list<string>,
      *     groups: list<string>,
-     * } $stored what {@see jsonSerialize} returned
+     * } $stored the value as JSON has it
      */
     public static function fromArray(array $stored): self
     {
@@ -33,15 +33,5 @@ final readonly class Training implements \JsonSerializable
             array_map(Medium::from(...), $stored['media']),
             array_map(Group::from(...), $stored['groups']),
         );
-    }
-
-    /** @return array{rules: string, media: list<string>, groups: list<string>} */
-    public function jsonSerialize(): array
-    {
-        return [
-            'rules' => $this->rules,
-            'media' => array_map(static fn (Medium $medium): string => $medium->value, $this->media),
-            'groups' => array_map(static fn (Group $group): string => $group->value, $this->groups),
-        ];
     }
 }

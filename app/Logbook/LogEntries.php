@@ -39,12 +39,7 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
         return $this->findOneBy(['key' => $key]);
     }
 
-    /**
-     * Returns a page of entries, newest first.
-     *
-     * @return array{list<LogRow>, int} and how many there are in all
-     */
-    public function page(?int $course, bool $unchecked, bool $removed, int $page, int $size): array
+    public function page(?int $course, bool $unchecked, bool $removed, int $page, int $size): LogPage
     {
         $entries = $this->createQueryBuilder('e')->where($removed ? 'e.removedAt IS NOT NULL' : 'e.removedAt IS NULL');
         if (null !== $course) {
@@ -72,7 +67,7 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
             ->getQuery()
             ->getResult();
 
-        return [$this->withContents($rows), $total];
+        return new LogPage($this->withContents($rows), $total);
     }
 
     /** @return list<LogEntry> of some days, the earliest first */

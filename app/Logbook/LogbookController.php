@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Logbook;
 
 use Periplus\App\Account\Accounts;
+use Periplus\App\Account\Person;
 use Periplus\App\Account\User;
 use Periplus\App\Http\IfMatch;
 use Periplus\App\Numbering\GymNumberings;
@@ -43,17 +44,17 @@ final readonly class LogbookController
         #[MapQueryParameter(options: ['min_range' => 1, 'max_range' => 100_000])] int $page = 1,
     ): JsonResponse {
         $this->recorder->catchUp();
-        [$entries, $total] = $this->entries->page($course, $unchecked, $removed, $page, self::PAGE_SIZE);
+        $found = $this->entries->page($course, $unchecked, $removed, $page, self::PAGE_SIZE);
         $coaches = $this->accounts->names();
 
         return new JsonResponse([
-            'entries' => $entries,
-            'total' => $total,
+            'entries' => $found->entries,
+            'total' => $found->total,
             'page' => $page,
             'size' => self::PAGE_SIZE,
             'unchecked' => $this->entries->countUnchecked(),
             'coaches' => array_map(
-                static fn (int $id, string $name): array => ['id' => $id, 'name' => $name],
+                static fn (int $id, string $name): Person => new Person($id, $name),
                 array_keys($coaches),
                 $coaches,
             ),

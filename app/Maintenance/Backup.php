@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\App\Maintenance;
 
+use Periplus\App\Store\Instant;
+
 /** A backup in the state folder. */
-final readonly class Backup implements \JsonSerializable
+final readonly class Backup
 {
     /**
      * @param string $kind "nightly", "by-hand", "before-upgrade", "before-restore" or "demo"
@@ -15,18 +17,7 @@ final readonly class Backup implements \JsonSerializable
         public string $name,
         public string $kind,
         public int $bytes,
-        public \DateTimeImmutable $madeAt,
+        public Instant $madeAt,
     ) {
-    }
-
-    /** @return array{name: string, kind: string, bytes: int, madeAt: string} */
-    public function jsonSerialize(): array
-    {
-        return [
-            'name' => $this->name,
-            'kind' => $this->kind,
-            'bytes' => $this->bytes,
-            'madeAt' => $this->madeAt->format(\DATE_ATOM),
-        ];
     }
 }

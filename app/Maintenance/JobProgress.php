@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Maintenance;
 
 /** The progress of a job. */
-final readonly class JobProgress implements \JsonSerializable
+final readonly class JobProgress
 {
     /**
      * @param string $state "waiting", "running", "done" or "failed"
@@ -14,11 +14,5 @@ final readonly class JobProgress implements \JsonSerializable
      */
     public function __construct(public string $state, public string $sentence, public ?string $link)
     {
-    }
-
-    /** @return array{state: string, sentence: string, link: string|null} */
-    public function jsonSerialize(): array
-    {
-        return ['state' => $this->state, 'sentence' => $this->sentence, 'link' => $this->link];
     }
 }

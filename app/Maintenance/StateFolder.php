@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Maintenance;
 
+use Periplus\App\Store\Instant;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Filesystem\Filesystem;
 
@@ -34,11 +35,11 @@ final readonly class StateFolder
                     basename($file),
                     $kind[1],
                     (int) filesize($file),
-                    new \DateTimeImmutable('@'.filemtime($file)),
+                    new Instant(new \DateTimeImmutable('@'.filemtime($file))),
                 );
             }
         }
-        usort($backups, static fn (Backup $one, Backup $other): int => $other->madeAt <=> $one->madeAt);
+        usort($backups, static fn (Backup $one, Backup $other): int => $other->madeAt->time <=> $one->madeAt->time);
 
         return $backups;
     }

@@ -66,7 +66,7 @@ final readonly class StatusController
             'disk' => $disk,
             'diskIsNearlyFull' => $disk['free'] < max(self::MIN_DISK_BYTES, $disk['total'] * self::MIN_DISK_SHARE),
             'backups' => $backups,
-            'backupIsOld' => null === $last || $last->madeAt < new \DateTimeImmutable(self::MAX_BACKUP_AGE),
+            'backupIsOld' => null === $last || $last->madeAt->time < new \DateTimeImmutable(self::MAX_BACKUP_AGE),
             'certificateEnd' => '' === $this->certificateEnd ? null : $this->certificateEnd,
             'walls' => array_map(
                 static fn (Wall $wall): array => [

@@ -7,6 +7,8 @@ namespace Periplus\App\Measure;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 use Periplus\App\Combination\Combination;
+use Periplus\Core\Measure\LinkMeasurement;
+use Periplus\Core\Measure\MeasuredLink;
 use Periplus\Core\Measure\MeasuredVerdict;
 use Periplus\Core\Measure\Measurement;
 use Periplus\Core\Technique\Stance;
@@ -69,28 +71,17 @@ class KeptMeasurement implements \JsonSerializable
         private \DateTimeImmutable $createdAt,
     ) {
         $content = $combination->content();
-        /**
-         * @var array{
-         *     taps: list<float>,
-         *     pace: float,
-         *     links: list<array{
-         *         from: int,
-         *         to: int,
-         *         computed: float,
-         *         median: float|null,
-         *         spread: float|null,
-         *         count: int,
-         *         verdict: string,
-         *         says: string,
-         *     }>,
-         * } $written
-         */
-        $written = $measured->toArray();
         $this->notation = $content->notation;
         $this->stance = $content->stance;
-        $this->taps = $written['taps'];
-        $this->pace = $written['pace'];
-        $this->links = $written['links'];
+        $this->taps = $measured->taps;
+        $this->pace = round($measured->pace, 3);
+        $this->links = array_map(
+            static fn (MeasuredLink $link): array => [
+                ...(array) new LinkMeasurement($link),
+                'verdict' => $link->verdict()->value,
+            ],
+            $measured->links,
+        );
     }
 
     public function id(): int

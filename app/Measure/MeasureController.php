@@ -7,6 +7,7 @@ namespace Periplus\App\Measure;
 use Periplus\App\Account\User;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Store\Invalid;
+use Periplus\Core\Measure\MeasurementDocument;
 use Periplus\Core\Measure\Onsets;
 use Periplus\Core\Measure\Synthesis;
 use Periplus\Core\Measure\Wave;
@@ -35,7 +36,7 @@ final readonly class MeasureController
     #[HeavyWork]
     public function measure(int $id, #[MapRequestPayload(acceptFormat: 'json')] MeasureRequest $request): JsonResponse
     {
-        return new JsonResponse($this->measurements->measure($id, $request)->toArray());
+        return new JsonResponse(new MeasurementDocument($this->measurements->measure($id, $request)));
     }
 
     #[Route('/api/combinations/{id<\d{1,9}>}/measurements', methods: 'GET')]

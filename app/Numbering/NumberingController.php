@@ -69,8 +69,8 @@ final readonly class NumberingController
         }
         $content = $request->content();
         foreach ((new NumberingReview($this->catalogue))->problems($content) as $problem) {
-            if ($problem['stops']) {
-                throw new Invalid(t('This numbering cannot be saved yet. {problem}', problem: $problem['message']));
+            if ($problem->stops) {
+                throw new Invalid(t('This numbering cannot be saved yet. {problem}', problem: $problem->message));
             }
         }
         $basedOn = $http->headers->has('If-None-Match') ? null : IfMatch::version($http);

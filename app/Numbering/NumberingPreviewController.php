@@ -33,59 +33,46 @@ final readonly class NumberingPreviewController
         $review = new NumberingReview($this->catalogue);
         $content = $request->content();
         $problems = $review->problems($content);
-        $stops = [] !== array_filter($problems, static fn (array $problem): bool => $problem['stops']);
-        if ($stops) {
-            return new JsonResponse([
-                'problems' => $problems,
-                'gaps' => [],
-                'differences' => [],
-                'samples' => [],
-                'changed' => 0,
-                'lookedAt' => 0,
-            ]);
+        if (\in_array(true, array_column($problems, 'stops'), true)) {
+            return new JsonResponse(new NumberingPreview($problems));
         }
         $numbering = Numbering::of('edited', $content);
         $other = $this->numberings->named($request->comparedWith);
+        $samples = $this->samples($other, $numbering);
+        $changed = array_values(array_filter($samples, $this->isChanged(...)));
+        $same = array_filter($samples, fn (NumberingSample $sample): bool => !$this->isChanged($sample));
 
-        return new JsonResponse([
-            'problems' => $problems,
-            'gaps' => $review->gaps($numbering),
-            'differences' => $review->differences($numbering, $other),
-            ...$this->samples($other, $numbering),
-        ]);
+        return new JsonResponse(new NumberingPreview(
+            $problems,
+            $review->gaps($numbering),
+            $review->differences($numbering, $other),
+            \array_slice([...$changed, ...$same], 0, self::MAX_SAMPLES),
+            \count($changed),
+            \count($samples),
+        ));
     }
 
-    /**
-     * Returns combinations of the library before and after, those that change first.
-     *
-     * @return array{
-     *     samples: list<array{id: int, name: string, before: string, after: string}>,
-     *     changed: int,
-     *     lookedAt: int,
-     * }
-     */
+    private function isChanged(NumberingSample $sample): bool
+    {
+        return $sample->before !== $sample->after;
+    }
+
+    /** @return list<NumberingSample> combinations of the library before and after */
     private function samples(Numbering $before, Numbering $after): array
     {
-        $rows = $this->chains->first(self::MAX_CHAINS);
-        [$changed, $same] = [[], []];
-        foreach ($rows as $row) {
-            $inStance = $this->reader->readStored($row['notation'], $row['stance']);
-            if (null === $inStance) {
-                continue;
+        $samples = [];
+        foreach ($this->chains->first(self::MAX_CHAINS) as $chain) {
+            $inStance = $this->reader->readStored($chain->notation, $chain->stance);
+            if (null !== $inStance) {
+                $samples[] = new NumberingSample(
+                    $chain->id,
+                    $chain->name,
+                    (new Writer($before))->write($inStance),
+                    (new Writer($after))->write($inStance),
+                );
             }
-            $sample = [
-                'id' => $row['id'],
-                'name' => $row['name'],
-                'before' => (new Writer($before))->write($inStance),
-                'after' => (new Writer($after))->write($inStance),
-            ];
-            $sample['before'] === $sample['after'] ? ($same[] = $sample) : ($changed[] = $sample);
         }
 
-        return [
-            'samples' => \array_slice([...$changed, ...$same], 0, self::MAX_SAMPLES),
-            'changed' => \count($changed),
-            'lookedAt' => \count($rows),
-        ];
+        return $samples;
     }
 }

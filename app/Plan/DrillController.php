@@ -30,7 +30,7 @@ final readonly class DrillController
                     'least' => $drill->combinations[0],
                     'most' => $drill->combinations[1],
                     'parameters' => array_map(
-                        static fn (Parameter $parameter): array => $parameter->toArray(),
+                        static fn (Parameter $parameter): ShownParameter => new ShownParameter($parameter),
                         $drill->parameters,
                     ),
                     'isWork' => $drill->isWork,

@@ -142,7 +142,7 @@ final readonly class PlanCheck
                 : t(
                     '{name} changed this combination since it was planned. Use the new version, or keep the '
                         .'old one.',
-                    name: $now->editor['name'],
+                    name: $now->editor->name,
                 ),
             false,
         );

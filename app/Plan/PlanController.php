@@ -40,7 +40,7 @@ final readonly class PlanController
         #[MapQueryParameter] ?int $course = null,
     ): JsonResponse {
         $zone = $this->gym->timeZone();
-        $row = static fn (PlanRow $plan): array => $plan->toArray($zone);
+        $row = static fn (PlanRow $plan): ShownPlan => new ShownPlan($plan, $zone);
 
         return new JsonResponse([
             'plans' => array_map($row, $this->plans->between($from, $to, $course)),
@@ -129,10 +129,7 @@ final readonly class PlanController
 
     private function answer(Plan $plan, int $status = 200): JsonResponse
     {
-        $response = new JsonResponse(
-            [...$plan->row()->toArray($this->gym->timeZone()), 'content' => (object) $plan->content()],
-            $status,
-        );
+        $response = new JsonResponse(new OpenPlan($plan, $this->gym->timeZone()), $status);
         $response->setEtag((string) $plan->version());
 
         return $response;

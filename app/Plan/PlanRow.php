@@ -26,23 +26,4 @@ final readonly class PlanRow
         public ?\DateTimeImmutable $archivedAt,
     ) {
     }
-
-    /** @return array<string, mixed> with its start in the time of the gym, such as 2026-11-26T18:30 */
-    public function toArray(\DateTimeZone $zone): array
-    {
-        return [
-            'id' => $this->id,
-            'version' => $this->version,
-            'name' => $this->name,
-            'course' => null === $this->course ? null : ['id' => $this->course, 'name' => $this->courseName],
-            'isTemplate' => $this->isTemplate,
-            'startsAt' => $this->startsAt?->setTimezone($zone)->format('Y-m-d\TH:i'),
-            'lengthMs' => $this->lengthMs,
-            'problems' => $this->problems,
-            'author' => ['id' => $this->author, 'name' => $this->authorName],
-            'editor' => ['id' => $this->editor, 'name' => $this->editorName],
-            'updatedAt' => $this->updatedAt->format(\DATE_ATOM),
-            'archived' => null !== $this->archivedAt,
-        ];
-    }
 }

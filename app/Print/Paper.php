@@ -96,7 +96,7 @@ final readonly class Paper
                 rules: ucfirst(strtr($content->rules, '-', ' ')),
                 level: $content->level,
                 themes: [] === $content->themes ? '' : ' · '.implode(', ', $content->themes),
-                author: $row->author['name'],
+                author: $row->author->name,
             ),
             90,
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Report;
 
 use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Combination\SqlCondition;
 use Periplus\App\Logbook\CombinationTotal;
 use Periplus\App\Logbook\LogFilter;
 use Periplus\App\Logbook\LogTotals;
@@ -50,7 +51,9 @@ final readonly class DrilledReports
             total: $found->total,
             page: $page,
             size: self::PAGE_SIZE,
-            never: $this->combinations->count(['c.archived_at IS NULL AND c.drilled_at IS NULL', []]),
+            never: $this->combinations->count(
+                new SqlCondition('c.archived_at IS NULL AND c.drilled_at IS NULL'),
+            ),
             minutes: $this->byWeek($filter),
         );
     }

@@ -33,13 +33,8 @@ final class Proposals extends ServiceEntityRepository
 
     /**
      * @param non-empty-list<ProposalState> $states
-     *
-     * @return array{
-     *     list<Proposal>,
-     *     int,
-     * } a page of them, and how many there are: the one that waits longest first; of what is decided, the newest first
      */
-    public function in(array $states, ?int $author = null, ?int $combination = null, int $page = 1): array
+    public function in(array $states, ?int $author = null, ?int $combination = null, int $page = 1): ProposalPage
     {
         $proposals = $this->createQueryBuilder('p')->where('p.state IN (:states)')->setParameter('states', $states);
         if (null !== $author) {
@@ -56,7 +51,7 @@ final class Proposals extends ServiceEntityRepository
             ->setFirstResult(($page - 1) * self::PAGE_SIZE)->setMaxResults(self::PAGE_SIZE)
             ->getQuery()->getResult();
 
-        return [$page, $total];
+        return new ProposalPage($page, $total);
     }
 
     /** Returns how many proposals of that author are undecided. */
@@ -65,16 +60,7 @@ final class Proposals extends ServiceEntityRepository
         return $this->count(['author' => $author, 'state' => [ProposalState::Open, ProposalState::Returned]]);
     }
 
-    /**
-     * @return array{
-     *     open: int,
-     *     returned: int,
-     *     approved: int,
-     *     rejected: int,
-     * } how many wait for the head coach and how many for that author; and how many of that author's were approved, and
-     * rejected by somebody else
-     */
-    public function waiting(int $author): array
+    public function waiting(int $author): WaitingProposals
     {
         $rejected = $this->getEntityManager()
             ->createQuery(
@@ -88,29 +74,23 @@ final class Proposals extends ServiceEntityRepository
             ->setParameter('step', ProposalStepKind::Withdrawn)
             ->getSingleScalarResult();
 
-        return [
-            'open' => $this->count(['state' => ProposalState::Open]),
-            'returned' => $this->count(['state' => ProposalState::Returned, 'author' => $author]),
-            'approved' => $this->count(['state' => ProposalState::Approved, 'author' => $author]),
-            'rejected' => (int) $rejected,
-        ];
+        return new WaitingProposals(
+            $this->count(['state' => ProposalState::Open]),
+            $this->count(['state' => ProposalState::Returned, 'author' => $author]),
+            $this->count(['state' => ProposalState::Approved, 'author' => $author]),
+            (int) $rejected,
+        );
     }
 
-    /**
-     * @return list<array{
-     *     id: int,
-     *     name: string,
-     *     author: string,
-     * }> other proposals that wait with the same chain, the oldest first
-     */
+    /** @return list<SameChain> the oldest first */
     public function sameChain(Proposal $proposal): array
     {
         if (ProposalKind::Retirement === $proposal->kind() || $proposal->state()->isDecided()) {
             return [];
         }
-        /** @var list<array{id: int, name: string, author: string}> $same */
+        /** @var list<SameChain> $same */
         $same = $this->createQueryBuilder('p')->join('p.author', 'u')
-            ->select("p.id, JSON_VALUE(p.content, '$.name') AS name, u.name AS author")
+            ->select(\sprintf("NEW %s(p.id, JSON_VALUE(p.content, '$.name'), u.name)", SameChain::class))
             ->where('p.state IN (:states) AND p.id <> :id AND p.kind <> :retirement')
             ->andWhere("JSON_VALUE(p.content, '$.notation') = :notation")
             ->setParameter('states', [ProposalState::Open, ProposalState::Returned])

@@ -200,18 +200,8 @@ final readonly class Review
         });
     }
 
-    /**
-     * Returns what an approval would store: the newest version with the fields that the proposal changes.
-     *
-     * @return array{
-     *     base: CombinationContent|null,
-     *     newest: CombinationContent|null,
-     *     result: CombinationContent,
-     *     changed: list<string>,
-     *     movedOn: list<string>,
-     * }
-     */
-    public function merge(Proposal $proposal): array
+    /** Returns what an approval would store. */
+    public function merge(Proposal $proposal): Merge
     {
         $combination = $proposal->combination();
         $newest = $combination?->content();
@@ -222,25 +212,19 @@ final readonly class Review
             || null === $basedOn
             || ProposalKind::Retirement === $proposal->kind()
         ) {
-            return [
-                'base' => $newest,
-                'newest' => $newest,
-                'result' => $newest ?? $proposal->content(),
-                'changed' => [],
-                'movedOn' => [],
-            ];
+            return new Merge($newest ?? $proposal->content(), $newest, $newest);
         }
         $base = $this->library->version($combination, $basedOn)->content();
         $changed = $proposal->content()->differencesFrom($base);
         $result = $this->drafts->fromContent($newest->with($proposal->content(), $changed));
 
-        return [
-            'base' => $base,
-            'newest' => $newest,
-            'result' => $result->content->settled($this->library->checked($result)),
-            'changed' => $changed,
-            'movedOn' => $newest->differencesFrom($base),
-        ];
+        return new Merge(
+            $result->content->settled($this->library->checked($result)),
+            $base,
+            $newest,
+            $changed,
+            $newest->differencesFrom($base),
+        );
     }
 
     /** Returns the proposed content. */
@@ -261,7 +245,7 @@ final readonly class Review
         $checked = $this->library->checked($draft);
         $this->library->refuseDuplicate($checked->fingerprint->withEffort, $combination?->id());
         $content = $draft->content->settled($checked);
-        if ($content->toArray() === $base?->toArray()) {
+        if (null !== $base && $content->equals($base)) {
             throw new Conflict(
                 'no-change',
                 t('This changes nothing of the combination, so there is nothing to propose.'),
@@ -296,7 +280,7 @@ final readonly class Review
         return $this->library->update(
             $combination->id(),
             $combination->version(),
-            $edit ?? $this->drafts->fromContent($this->merge($proposal)['result']),
+            $edit ?? $this->drafts->fromContent($this->merge($proposal)->result),
             $author,
         );
     }

@@ -7,9 +7,11 @@ namespace Periplus\App\Review;
 use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationContent;
 use Periplus\App\Combination\LineRenderer;
+use Periplus\App\Combination\ShownContent;
 use Periplus\App\Http\IfMatch;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Security\Permission;
+use Periplus\App\Store\Instant;
 use Periplus\App\Store\Invalid;
 use Periplus\Core\Notation\Numbering;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -49,7 +51,7 @@ final readonly class ReviewController
     ): JsonResponse {
         $states = self::LISTS[$list] ?? throw new Invalid(t('Proposals are open, returned or decided.'));
 
-        [$proposals, $total] = $this->proposals->in(
+        $found = $this->proposals->in(
             $states,
             $mine ? $user->id() : null,
             $combination,
@@ -57,8 +59,8 @@ final readonly class ReviewController
         );
 
         return new JsonResponse([
-            'proposals' => $this->rows($proposals, $this->numberings->forUser($user)),
-            'total' => $total,
+            'proposals' => $this->rows($found->proposals, $this->numberings->forUser($user)),
+            'total' => $found->total,
             'size' => Proposals::PAGE_SIZE,
             'waiting' => $this->proposals->waiting($user->id()),
         ]);
@@ -123,23 +125,23 @@ final readonly class ReviewController
     private function answer(Proposal $proposal, User $user, int $status = 200): JsonResponse
     {
         $numbering = $this->numberings->forUser($user);
-        $write = fn (?CombinationContent $content): ?array => null === $content
+        $write = fn (?CombinationContent $content): ?ShownContent => null === $content
             ? null
-            : $this->lines->with($content->toArray(), $numbering);
+            : $this->lines->content($content, $numbering);
         $merge = $this->review->merge($proposal);
 
         return new JsonResponse([
             ...$this->rows([$proposal], $numbering)[0],
-            'base' => $write($merge['base']),
-            'newest' => $write($merge['newest']),
-            'result' => $write($merge['result']),
-            'changed' => $merge['changed'],
-            'movedOn' => $merge['movedOn'],
+            'base' => $write($merge->base),
+            'newest' => $write($merge->newest),
+            'result' => $write($merge->result),
+            'changed' => $merge->changed,
+            'movedOn' => $merge->movedOn,
             'sameChain' => $this->proposals->sameChain($proposal),
             'steps' => array_map(static fn (ProposalStep $step): array => [
                 'step' => $step->kind(),
                 'who' => $step->user()->name(),
-                'at' => $step->createdAt()->format(\DATE_ATOM),
+                'at' => new Instant($step->createdAt()),
                 'remark' => $step->remark(),
                 'content' => $write($step->content()),
             ], $this->proposals->steps($proposal)),
@@ -177,12 +179,12 @@ final readonly class ReviewController
                     'byAuthor' => $answer->user() === $proposal->author(),
                 ],
                 'basedOn' => $proposal->basedOn(),
-                'content' => [...$proposal->content()->toArray(), 'text' => $drawn->text],
+                'content' => new ShownContent($proposal->content(), $drawn->text),
                 'verdict' => $drawn->verdict,
                 'line' => $drawn->line,
-                'author' => ['id' => $proposal->author()->id(), 'name' => $proposal->author()->name()],
-                'createdAt' => $proposal->createdAt()->format(\DATE_ATOM),
-                'updatedAt' => $proposal->updatedAt()->format(\DATE_ATOM),
+                'author' => $proposal->author()->person(),
+                'createdAt' => new Instant($proposal->createdAt()),
+                'updatedAt' => new Instant($proposal->updatedAt()),
             ];
         }, $proposals);
     }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\RulePreview;
 
 use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Combination\SqlCondition;
+use Periplus\App\Combination\StoredChain;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\HouseRules\HouseRulesRequest;
 use Periplus\App\Http\HeavyWork;
@@ -19,7 +21,6 @@ use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\ModelValue;
 use Periplus\Core\Technique\ModelValues;
-use Periplus\Core\Technique\Stance;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -93,11 +94,11 @@ final readonly class ModelController
             throw new Invalid($invalid->getMessage());
         }
         $gym = array_map(
-            static fn (array $row): Chain => Reader::builtIn()->readStored(
-                $row['notation'],
-                Stance::from($row['stance']),
-            )->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']),
-            $this->table->underRules($set, 0, self::MAX_CHAINS, ['c.archived_at IS NULL', []]),
+            static fn (StoredChain $stored): Chain => Reader::builtIn()->readStored(
+                $stored->notation,
+                $stored->stance,
+            )->chain ?? throw new \LogicException('A stored chain cannot be read: '.$stored->notation),
+            $this->table->underRules($set, 0, self::MAX_CHAINS, new SqlCondition('c.archived_at IS NULL')),
         );
 
         return new JsonResponse([

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Periplus\App\RulePreview;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Combination\SqlCondition;
+use Periplus\App\Combination\StoredChain;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Technique\Stance;
 
 /** Checks combinations for a preview and stores the results in bulk. */
 final readonly class PreviewResults
@@ -42,11 +45,11 @@ final readonly class PreviewResults
         do {
             $ids = $this->store(
                 $preview,
-                $this->table->underRules($preview->rules()->id, 0, $batch, [
+                $this->table->underRules($preview->rules()->id, 0, $batch, new SqlCondition(
                     'NOT EXISTS (SELECT 1 FROM rule_preview_result r WHERE r.rule_preview_id = ? '
                         .'AND r.combination_id = c.id AND r.combination_version = c.version)',
-                    [$preview->id()],
-                ]),
+                    $preview->id(),
+                )),
             );
         } while ([] !== $ids);
     }
@@ -59,24 +62,15 @@ final readonly class PreviewResults
     public function apply(RulePreview $preview): array
     {
         return $this->table->takeResults(
-            [
+            new SqlCondition(
                 'SELECT combination_id, verdict, length_ms, level FROM rule_preview_result WHERE rule_preview_id = ?',
-                [$preview->id()],
-            ],
+                $preview->id(),
+            ),
             $preview->rules()->id,
         );
     }
 
-    /**
-     * @return list<array{
-     *     id: int,
-     *     name: string,
-     *     notation: string,
-     *     stance: string,
-     *     from: string,
-     *     to: string,
-     * }> those in use whose verdict changes, by name
-     */
+    /** @return list<ChangedVerdict> by name */
     public function changed(RulePreview $preview): array
     {
         /** @var array<int, array{from: string, to: string}> $results */
@@ -87,13 +81,20 @@ final readonly class PreviewResults
         );
 
         return array_map(
-            static fn (array $row): array => [...$row, ...$results[$row['id']]],
+            static fn (CombinationSummary $summary): ChangedVerdict => new ChangedVerdict(
+                $summary->id,
+                $summary->content->name,
+                $summary->content->notation,
+                $summary->content->stance,
+                Verdict::from($results[$summary->id]['from']),
+                Verdict::from($results[$summary->id]['to']),
+            ),
             $this->table->inUse(array_keys($results)),
         );
     }
 
     /**
-     * @param list<array{id: int, version: int, notation: string, stance: string, verdict: string}> $rows
+     * @param list<StoredChain> $rows
      *
      * @return list<int>
      */
@@ -106,15 +107,15 @@ final readonly class PreviewResults
         $values = [];
         foreach ($rows as $row) {
             $chain =
-                $this->reader->readStored($row['notation'], Stance::from($row['stance']))
-                ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
+                $this->reader->readStored($row->notation, $row->stance)
+                ?? throw new \LogicException('A stored chain cannot be read: '.$row->notation);
             $result = $this->check->run($chain, $options);
             array_push(
                 $values,
                 $preview->id(),
-                $row['id'],
-                $row['version'],
-                $row['verdict'],
+                $row->id,
+                $row->version,
+                $row->verdict->value,
                 $result->verdict->value,
                 (int) round($result->timing->length()),
                 Scale::builtIn()->difficulty($result)->level,

@@ -32,6 +32,9 @@ use function Periplus\Core\Language\t;
 
 final readonly class RulePreviewController
 {
+    /** Maximum number of changed combinations that are listed. */
+    private const MAX_LISTED = 200;
+
     /** Duration of one step, in s. */
     private const STEP_SECONDS = 0.6;
 
@@ -132,7 +135,7 @@ final readonly class RulePreviewController
 
     private function answer(RulePreview $preview, User $user, int $status = 200): JsonResponse
     {
-        $found = $this->previews->changes($preview);
+        $changed = $this->previews->changed($preview);
         $numbering = $this->numberings->forUser($user);
 
         return new JsonResponse([
@@ -141,8 +144,14 @@ final readonly class RulePreviewController
             'state' => $preview->state(),
             'total' => $preview->total(),
             'done' => $preview->done(),
-            'changes' => $found['changes'],
-            'changed' => array_map(fn (array $row): array => $this->lines->with($row, $numbering), $found['changed']),
+            'changes' => VerdictCount::all($changed),
+            'changed' => array_map(
+                fn (ChangedVerdict $one): ShownVerdict => new ShownVerdict(
+                    $one,
+                    $this->lines->text($one->notation, $one->stance, $numbering),
+                ),
+                \array_slice($changed, 0, self::MAX_LISTED),
+            ),
         ], $status);
     }
 

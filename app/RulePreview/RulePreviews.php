@@ -9,6 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\Accounts;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Combination\SqlCondition;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\HouseRules\HouseRulesType;
@@ -29,9 +30,6 @@ use function Periplus\Core\Language\t;
  */
 final readonly class RulePreviews
 {
-    /** Maximum number of changed combinations that are listed; all are counted. */
-    private const MAX_LISTED = 200;
-
     public function __construct(
         private EntityManagerInterface $entities,
         private PreviewResults $results,
@@ -167,25 +165,10 @@ final readonly class RulePreviews
         });
     }
 
-    /**
-     * Returns the changes found so far.
-     *
-     * @return array{
-     *     changes: list<array{from: string, to: string, count: int}>,
-     *     changed: list<array{id: int, name: string, notation: string, stance: string, from: string, to: string}>,
-     * }
-     */
-    public function changes(RulePreview $preview): array
+    /** @return list<ChangedVerdict> what was found to change so far, by name */
+    public function changed(RulePreview $preview): array
     {
-        $changed = $this->results->changed($preview);
-        $counts = [];
-        foreach ($changed as ['from' => $from, 'to' => $to]) {
-            $counts["$from $to"] ??= ['from' => $from, 'to' => $to, 'count' => 0];
-            ++$counts["$from $to"]['count'];
-        }
-        ksort($counts);
-
-        return ['changes' => array_values($counts), 'changed' => \array_slice($changed, 0, self::MAX_LISTED)];
+        return $this->results->changed($preview);
     }
 
     private function apply(RulePreview $preview): void
@@ -236,6 +219,6 @@ final readonly class RulePreviews
 
     private function count(string $rules): int
     {
-        return $this->table->count(['c.rules = ?', [$rules]]);
+        return $this->table->count(new SqlCondition('c.rules = ?', $rules));
     }
 }

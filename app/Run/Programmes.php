@@ -21,8 +21,6 @@ use function Periplus\Core\Language\t;
  * Finds the programmes of running sessions, in every version that screens have played.
  *
  * @extends ServiceEntityRepository<RunProgramme>
- *
- * @phpstan-type PlayedCue array{key: string, kind: string, text: string, stands: bool, track: int|null, ...}
  */
 final class Programmes extends ServiceEntityRepository
 {
@@ -121,7 +119,7 @@ final class Programmes extends ServiceEntityRepository
     {
         $cues = [];
         foreach ($this->findBy(['run' => $run], ['version' => 'ASC']) as $played) {
-            $cues[$played->version()] = array_column($played->document()['cues'], null, 'key');
+            $cues[$played->version()] = $played->cues();
         }
 
         return $cues;

@@ -313,7 +313,7 @@ final readonly class RunControl
 
     private function notifyScreens(RunView $run): void
     {
-        $this->push->run([$run->followKey, ...$this->walls->keysShowing($run->id)], $run->forScreens());
+        $this->push->run([$run->followKey, ...$this->walls->keysShowing($run->id)], new ScreenRun($run));
     }
 
     /**

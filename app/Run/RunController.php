@@ -25,12 +25,9 @@ final readonly class RunController
     #[Route('', methods: 'GET')]
     public function list(): JsonResponse
     {
-        $now = $this->runs->now();
-        $row = static fn (RunView $run): array => $run->toArray($now);
-
         return new JsonResponse([
-            'running' => array_map($row, $this->control->running()),
-            'ended' => array_map($row, $this->runs->ended()),
+            'running' => array_map($this->shown(...), $this->control->running()),
+            'ended' => array_map($this->shown(...), $this->runs->ended()),
         ]);
     }
 
@@ -40,13 +37,13 @@ final readonly class RunController
         #[MapRequestPayload(acceptFormat: 'json')] StartRequest $request,
         #[CurrentUser] User $user,
     ): JsonResponse {
-        return new JsonResponse($this->control->start($request, $user)->toArray($this->runs->now()), 201);
+        return new JsonResponse($this->shown($this->control->start($request, $user)), 201);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'GET')]
     public function read(int $id): JsonResponse
     {
-        return new JsonResponse($this->runs->view($id)->toArray($this->runs->now()));
+        return new JsonResponse($this->shown($this->runs->view($id)));
     }
 
     #[Route('/{id<\d{1,9}>}/commands', methods: 'POST')]
@@ -55,14 +52,14 @@ final readonly class RunController
         #[MapRequestPayload(acceptFormat: 'json')] CommandRequest $request,
         #[CurrentUser] User $user,
     ): JsonResponse {
-        return new JsonResponse($this->control->command($id, $request, $user)->toArray($this->runs->now()));
+        return new JsonResponse($this->shown($this->control->command($id, $request, $user)));
     }
 
     /** Shows it on more walls. */
     #[Route('/{id<\d{1,9}>}/walls', methods: 'POST')]
     public function show(int $id, #[MapRequestPayload(acceptFormat: 'json')] ShowRequest $request): JsonResponse
     {
-        return new JsonResponse($this->control->show($id, $request->walls)->toArray($this->runs->now()));
+        return new JsonResponse($this->shown($this->control->show($id, $request->walls)));
     }
 
     /** Deletes an ended session with its record of shown cues; its logbook entry stays. */
@@ -80,5 +77,10 @@ final readonly class RunController
     public function record(int $id): JsonResponse
     {
         return new JsonResponse($this->record->read($id));
+    }
+
+    private function shown(RunView $run): ShownRun
+    {
+        return new ShownRun($run, $this->runs->now());
     }
 }

@@ -50,6 +50,17 @@ class RunProgramme
         return \strlen($this->document);
     }
 
+    /** @return array<string, PlayedCue> by key */
+    public function cues(): array
+    {
+        $cues = [];
+        foreach ($this->document()['cues'] as $cue) {
+            $cues[$cue['key']] = new PlayedCue($cue['key'], $cue['kind'], $cue['text'], $cue['stands'], $cue['track']);
+        }
+
+        return $cues;
+    }
+
     /**
      * @return array{
      *     cues: list<array{

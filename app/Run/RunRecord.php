@@ -58,52 +58,43 @@ final readonly class RunRecord
         }
     }
 
-    /**
-     * Returns what was really shown and done, in order; the input of the logbook.
-     *
-     * @return array<string, mixed>
-     */
-    public function read(int $id): array
+    /** Returns what was really shown and done; the input of the logbook. */
+    public function read(int $id): RunReport
     {
-        $run = $this->runs->view($id);
         $commands = $this->runs->commands($id);
         $cues = $this->programmes->cuesByVersion($id);
         $changes = array_filter($commands, static fn (GivenCommand $command): bool => null !== $command->amendment());
-        // Finds the programme version that was playing: each change of the programme made the next.
-        $cue = static function (ShownRow $row) use ($cues, $changes): array {
-            $version = 1 + \count(array_filter(
-                $changes,
-                static fn (GivenCommand $change): bool => $change->givenMs() <= $row->shownMs,
-            ));
-            while ($version > 1 && !isset($cues[$version][$row->cue])) {
-                --$version;
-            }
-            $cue = $cues[$version][$row->cue] ?? null;
 
-            return [
-                'kind' => $cue['kind'] ?? null,
-                'text' => $cue['text'] ?? null,
-                'stands' => $cue['stands'] ?? false,
-                'track' => $cue['track'] ?? null,
-            ];
-        };
+        return new RunReport(
+            new ShownRun($this->runs->view($id), $this->runs->now()),
+            array_map(
+                static fn (GivenCommand $command): ReportedCommand => new ReportedCommand($command),
+                $commands,
+            ),
+            array_map(
+                fn (ShownRow $row): ReportedCue => new ReportedCue($row, $this->played($row, $cues, $changes)),
+                $this->runs->shown($id),
+            ),
+        );
+    }
 
-        return [
-            'run' => $run->toArray($this->runs->now()),
-            'commands' => array_map(static fn (GivenCommand $command): array => [
-                'kind' => $command->kind(),
-                'atMs' => $command->givenMs(),
-                'by' => $command->by(),
-                'chain' => $command->amendment()?->chain,
-            ], $commands),
-            'shown' => array_map(static fn (ShownRow $row): array => [
-                'passage' => $row->passage,
-                'cue' => $row->cue,
-                'atMs' => $row->shownMs,
-                ...$cue($row),
-                'wall' => $row->wall,
-            ], $this->runs->shown($id)),
-        ];
+    /**
+     * Finds the cue in the version of the programme that was playing: each change of the programme made the next.
+     *
+     * @param array<int, array<string, PlayedCue>> $cues by version and key
+     * @param array<int, GivenCommand> $changes
+     */
+    private function played(ShownRow $row, array $cues, array $changes): ?PlayedCue
+    {
+        $version = 1 + \count(array_filter(
+            $changes,
+            static fn (GivenCommand $change): bool => $change->givenMs() <= $row->shownMs,
+        ));
+        while ($version > 1 && !isset($cues[$version][$row->cue])) {
+            --$version;
+        }
+
+        return $cues[$version][$row->cue] ?? null;
     }
 
     /** @return list<WallChain> the chains of its programme as an athlete reads them */

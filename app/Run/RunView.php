@@ -45,37 +45,4 @@ final readonly class RunView
             && null === $this->state->holdMs
             && $now > $this->state->timeOf($this->lengthMs) + $grace;
     }
-
-    /** @return array<string, mixed> all that a screen needs beside the programme */
-    public function forScreens(): array
-    {
-        return [
-            'id' => $this->id,
-            'name' => $this->name,
-            'revision' => $this->revision,
-            'programme' => $this->programme,
-            'lengthMs' => $this->lengthMs,
-            'followKey' => $this->followKey,
-            'state' => $this->state,
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(int $now): array
-    {
-        return [
-            ...$this->forScreens(),
-            'plan' => $this->plan,
-            'starter' => ['id' => $this->starter, 'name' => $this->starterName],
-            'startedAt' => self::moment($this->startedMs),
-            'endedAt' => null === $this->endedMs ? null : self::moment($this->endedMs),
-            'isRehearsal' => $this->isRehearsal(),
-            'isOver' => $this->state->isOver($now, $this->lengthMs),
-        ];
-    }
-
-    private static function moment(int $ms): string
-    {
-        return (new \DateTimeImmutable('@'.intdiv($ms, 1000)))->format(\DATE_ATOM);
-    }
 }

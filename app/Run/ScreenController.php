@@ -59,7 +59,7 @@ final readonly class ScreenController
                         array_values($this->numberings->all()),
                     )
                     : [],
-            'run' => $run?->forScreens(),
+            'run' => null === $run ? null : new ScreenRun($run),
             'nowMs' => $this->runs->now(),
         ]);
     }
@@ -114,7 +114,9 @@ final readonly class ScreenController
         }
         $this->mine($key, $request->run);
 
-        return new JsonResponse($this->control->command($request->run, $request->command(), $wall)->forScreens());
+        return new JsonResponse(
+            new ScreenRun($this->control->command($request->run, $request->command(), $wall)),
+        );
     }
 
     /** Stores what the wall has shown; walls send it again when no answer arrives. */

@@ -6,6 +6,7 @@ namespace Periplus\App\Search;
 
 use Periplus\App\Account\Accounts;
 use Periplus\App\Combination\CheckSummary;
+use Periplus\App\Combination\SqlCondition;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Search\ChainPart;
 use Periplus\Core\Search\Clause;
@@ -44,23 +45,18 @@ final readonly class ClauseCompiler implements ClauseVisitor
         $value = $clause->contact->value;
 
         return $clause->wanted
-            ? self::trait(['c.contacts LIKE ?', ['%,'.$value.',%']], self::is(IndexTerms::TRAIT.$value))
-            : new Criterion(['c.contacts NOT LIKE ?', ['%,'.$value.',%']]);
+            ? self::trait(new SqlCondition('c.contacts LIKE ?', '%,'.$value.',%'), self::is(IndexTerms::TRAIT.$value))
+            : new Criterion(new SqlCondition('c.contacts NOT LIKE ?', '%,'.$value.',%'));
     }
 
-    /** @return array{string, list<mixed>} */
-    public static function is(string $term): array
+    public static function is(string $term): SqlCondition
     {
-        return ['= ?', [$term]];
+        return new SqlCondition('= ?', $term);
     }
 
-    /**
-     * @param array{string, list<mixed>} $row
-     * @param array{string, list<mixed>} $term
-     */
-    public static function trait(array $row, array $term): Criterion
+    public static function trait(SqlCondition $row, SqlCondition $term): Criterion
     {
-        return new Criterion($row, [[[$term], null]], isTrait: true);
+        return new Criterion($row, [new Alternative([$term])], isTrait: true);
     }
 
     /** Matches combinations written for the rules; for boxing also those with punches alone under other rules. */
@@ -68,15 +64,15 @@ final readonly class ClauseCompiler implements ClauseVisitor
     {
         return self::trait(
             IndexTerms::BOXING === $rules
-                ? ['c.rules = ? OR c.weapons = ?', [$rules, CheckSummary::HANDS_ALONE]]
-                : ['c.rules = ?', [$rules]],
+                ? new SqlCondition('c.rules = ? OR c.weapons = ?', $rules, CheckSummary::HANDS_ALONE)
+                : new SqlCondition('c.rules = ?', $rules),
             self::is(IndexTerms::trait('rules', $rules)),
         );
     }
 
     public static function column(string $column, int|string $value): Criterion
     {
-        return self::trait(["c.$column = ?", [$value]], self::is(IndexTerms::trait($column, $value)));
+        return self::trait(new SqlCondition("c.$column = ?", $value), self::is(IndexTerms::trait($column, $value)));
     }
 
     public function length(LengthClause $clause): Criterion
@@ -84,17 +80,19 @@ final readonly class ClauseCompiler implements ClauseVisitor
         $counts = range($clause->least, min(Chain::MAX_ITEMS, $clause->most ?? Chain::MAX_ITEMS));
 
         return self::trait(
-            ['c.strikes BETWEEN ? AND ?', [$clause->least, $clause->most ?? Chain::MAX_ITEMS]],
-            [
-                'IN ('.implode(', ', array_fill(0, \count($counts), '?')).')',
+            new SqlCondition('c.strikes BETWEEN ? AND ?', $clause->least, $clause->most ?? Chain::MAX_ITEMS),
+            SqlCondition::in(
                 array_map(static fn (int $count): string => IndexTerms::trait('strikes', $count), $counts),
-            ],
+            ),
         );
     }
 
     public function items(ItemsClause $clause): Criterion
     {
-        $row = ['c.sequence '.($clause->wanted() ? '' : 'NOT ').'REGEXP ?', ['(?s)'.$clause->pattern()]];
+        $row = new SqlCondition(
+            'c.sequence '.($clause->wanted() ? '' : 'NOT ').'REGEXP ?',
+            '(?s)'.$clause->pattern(),
+        );
         if (!$clause->wanted()) {
             return new Criterion($row);
         }
@@ -124,15 +122,11 @@ final readonly class ClauseCompiler implements ClauseVisitor
             default => 1 === \count($terms) && 1 === \count($clause->runs),
         };
 
-        return new Criterion($row, [[$says ? [$terms[0]] : $terms, $says ? null : $row]]);
+        return new Criterion($row, [$says ? new Alternative([$terms[0]]) : new Alternative($terms, $row)]);
     }
 
-    /**
-     * @param list<ItemPattern> $patterns one or two
-     *
-     * @return array{string, list<string>}
-     */
-    private static function among(string $kind, array $patterns): array
+    /** @param list<ItemPattern> $patterns one or two */
+    private static function among(string $kind, array $patterns): SqlCondition
     {
         $terms = [$kind];
         foreach ($patterns as $pattern) {
@@ -145,7 +139,7 @@ final readonly class ClauseCompiler implements ClauseVisitor
             $terms = array_map(strval(...), array_keys($longer));
         }
 
-        return ['IN ('.implode(', ', array_fill(0, \count($terms), '?')).')', $terms];
+        return SqlCondition::in($terms);
     }
 
     public function words(WordsClause $clause): Criterion
@@ -153,35 +147,41 @@ final readonly class ClauseCompiler implements ClauseVisitor
         $items = null === $clause->items ? null : $this->items($clause->items);
         $like = static fn (string $word): string => addcslashes($word, '%_\\').'%';
         if ($this->archived) {
-            $rows = array_map(
-                static fn (): string => "LOWER(CONCAT_WS(' ', c.name, c.themes, c.note)) LIKE ?",
+            $rows = SqlCondition::joined('(', ' AND ', ')', array_map(
+                static fn (string $word): SqlCondition => new SqlCondition(
+                    "LOWER(CONCAT_WS(' ', c.name, c.themes, c.note)) LIKE ?",
+                    '%'.$like($word),
+                ),
                 $clause->words,
-            );
-            $values = array_map(static fn (string $word): string => '%'.$like($word), $clause->words);
+            ));
 
-            return new Criterion([
-                '('.implode(' AND ', $rows).')'.(null === $items?->row ? '' : ' OR '.$items->row[0]),
-                [...$values, ...$items->row[1] ?? []],
-            ]);
+            return new Criterion(
+                null === $items?->row ? $rows : SqlCondition::joined('', ' OR ', '', [$rows, $items->row]),
+            );
         }
         $byLength = $clause->words;
         usort($byLength, static fn (string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));
-        $words = [array_map(static fn (string $word): array => ['LIKE ?', [$like($word)]], $byLength), null];
+        $words = new Alternative(array_map(
+            static fn (string $word): SqlCondition => new SqlCondition('LIKE ?', $like($word)),
+            $byLength,
+        ));
 
-        return new Criterion(null, null === $items ? [$words] : [$words, ...$items->alternatives]);
+        return new Criterion(null, [$words, ...$items->alternatives ?? []]);
     }
 
     public function drilled(DrilledClause $clause): Criterion
     {
         if (null === $clause->days) {
-            return new Criterion([$clause->wanted ? 'c.drilled_at IS NOT NULL' : 'c.drilled_at IS NULL', []]);
+            return new Criterion(
+                new SqlCondition($clause->wanted ? 'c.drilled_at IS NOT NULL' : 'c.drilled_at IS NULL'),
+            );
         }
         $since = $this->today->modify("-{$clause->days} days")->format('Y-m-d');
 
-        return new Criterion([
+        return new Criterion(new SqlCondition(
             $clause->wanted ? 'c.drilled_at >= ?' : 'c.drilled_at IS NULL OR c.drilled_at < ?',
-            [$since],
-        ]);
+            $since,
+        ));
     }
 
     public function field(FieldClause $clause): Criterion
@@ -189,8 +189,11 @@ final readonly class ClauseCompiler implements ClauseVisitor
         $like = addcslashes($clause->value, '%_\\').'%';
         if ('theme' === $clause->name) {
             return $this->archived
-                ? new Criterion(['c.themes LIKE ?', ['%'.$like]])
-                : new Criterion(null, [[[['LIKE ?', [IndexTerms::THEME.$like]]], null]]);
+                ? new Criterion(new SqlCondition('c.themes LIKE ?', '%'.$like))
+                : new Criterion(
+                    null,
+                    [new Alternative([new SqlCondition('LIKE ?', IndexTerms::THEME.$like)])],
+                );
         }
         if ('rules' === $clause->name) {
             return self::rules($clause->value);
@@ -200,28 +203,23 @@ final readonly class ClauseCompiler implements ClauseVisitor
         }
         if ('author' === $clause->name) {
             $authors = $this->accounts->named($clause->value);
-            $among = static fn (array $values): string => [] === $values
-                ? 'IN (NULL)'
-                : 'IN ('.implode(', ', array_fill(0, \count($values), '?')).')';
 
             return self::trait(
-                ['c.author_id '.$among($authors), $authors],
-                [
-                    $among($authors),
+                SqlCondition::in($authors)->within('c.author_id '),
+                SqlCondition::in(
                     array_map(static fn (int $id): string => IndexTerms::trait('author', $id), $authors),
-                ],
+                ),
             );
         }
 
         return new Criterion(
             match ($clause->name) {
                 'status' => 'archived' === $clause->value
-                    ? ['1 = 1', []]
-                    : [
+                    ? new SqlCondition('1 = 1')
+                    : new SqlCondition(
                         "c.id IN (SELECT combination_id FROM proposal WHERE state = 'open' "
                             .'AND combination_id IS NOT NULL)',
-                        [],
-                    ],
+                    ),
                 default => throw new \LogicException('There is no field '.$clause->name),
             },
         );

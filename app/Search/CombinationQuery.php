@@ -7,6 +7,7 @@ namespace Periplus\App\Search;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\Sort;
+use Periplus\App\Combination\SqlCondition;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\FieldClause;
@@ -34,14 +35,11 @@ final readonly class CombinationQuery
     ) {
     }
 
-    /**
-     * @param list<Clause> $clauses
-     *
-     * @return array{list<int>, int} the ids of the page in its order, and how many there are in all
-     */
-    public function page(array $clauses, SearchRequest $list): array
+    /** @param list<Clause> $clauses */
+    public function page(array $clauses, SearchRequest $list): FoundPage
     {
-        [$archived, $criteria] = $this->criteria($clauses, $list);
+        $archived = $this->asksForArchived($clauses, $list);
+        $criteria = $this->criteria->compile($clauses, $list, $archived);
         [$size, $skip] = [$list->size, ($list->page - 1) * $list->size];
         $found = $archived ? null : $this->ids($criteria);
         $ids = match (true) {
@@ -55,13 +53,14 @@ final readonly class CombinationQuery
             default => $this->order($found, $list, $size, $skip),
         };
 
-        return [$ids, null === $found ? $this->scanned($criteria, $archived) : \count($found)];
+        return new FoundPage($ids, null === $found ? $this->scanned($criteria, $archived) : \count($found));
     }
 
     /** @param list<Clause> $clauses */
     public function count(array $clauses, SearchRequest $list): int
     {
-        [$archived, $criteria] = $this->criteria($clauses, $list);
+        $archived = $this->asksForArchived($clauses, $list);
+        $criteria = $this->criteria->compile($clauses, $list, $archived);
         $found = $archived ? null : $this->ids($criteria);
 
         return null === $found ? $this->scanned($criteria, $archived) : \count($found);
@@ -74,7 +73,8 @@ final readonly class CombinationQuery
      */
     public function all(array $clauses, SearchRequest $list): array
     {
-        [$archived, $criteria] = $this->criteria($clauses, $list);
+        $archived = $this->asksForArchived($clauses, $list);
+        $criteria = $this->criteria->compile($clauses, $list, $archived);
         $found = $archived ? null : $this->ids($criteria);
 
         return null === $found
@@ -82,22 +82,13 @@ final readonly class CombinationQuery
             : $this->order($found, $list, \count($found), 0);
     }
 
-    /**
-     * @param list<Clause> $clauses
-     *
-     * @return array{bool, list<Criterion>} whether the archived ones are asked for, and what is asked of them
-     */
-    private function criteria(array $clauses, SearchRequest $list): array
+    /** @param list<Clause> $clauses */
+    private function asksForArchived(array $clauses, SearchRequest $list): bool
     {
-        $archived =
-            $list->archived
-            || []
-                !== array_filter(
-                    $clauses,
-                    static fn (Clause $clause): bool => $clause instanceof FieldClause && 'archived' === $clause->value,
-                );
-
-        return [$archived, $this->criteria->compile($clauses, $list, $archived)];
+        return $list->archived || [] !== array_filter(
+            $clauses,
+            static fn (Clause $clause): bool => $clause instanceof FieldClause && 'archived' === $clause->value,
+        );
     }
 
     /**
@@ -116,7 +107,7 @@ final readonly class CombinationQuery
     ): array {
         // The index of the sort is only known to be best when all combinations match.
         return $this->table->find(
-            self::where($criteria, $archived),
+            $this->where($criteria, $archived),
             Sort::from($list->sort),
             $list->direction,
             $size,
@@ -136,7 +127,7 @@ final readonly class CombinationQuery
             return [] === $found
                 ? []
                 : $this->table->find(
-                    ['c.id IN (?)', [$found]],
+                    new SqlCondition('c.id IN (?)', $found),
                     Sort::from($list->sort),
                     $list->direction,
                     $size,
@@ -174,17 +165,21 @@ final readonly class CombinationQuery
         ) {
             return null;
         }
-        $sets = array_map(static fn (Criterion $criterion): array => $criterion->ids(), $found);
-        $select = [implode(' INTERSECT ', array_column($sets, 0)), array_merge(...array_column($sets, 1))];
-        [$query, $values] = [] === $others ? $select : CombinationTable::among($select, self::where($others, false));
+        $select = SqlCondition::joined('', ' INTERSECT ', '', array_map(
+            static fn (Criterion $criterion): SqlCondition => $criterion->ids(),
+            array_values($found),
+        ));
+        $query = [] === $others ? $select : CombinationTable::among($select, $this->where($others, false));
         /** @var list<int> $ids */
         $ids = array_values(
             (array) unpack(
                 'V*',
                 $this->remembered(
                     $query,
-                    $values,
-                    fn (): string => pack('V*', ...self::numbers($this->connection->fetchFirstColumn($query, $values))),
+                    fn (): string => pack(
+                        'V*',
+                        ...self::numbers($this->connection->fetchFirstColumn($query->sql, $query->values)),
+                    ),
                 ),
             ),
         );
@@ -195,11 +190,10 @@ final readonly class CombinationQuery
     /** @param list<Criterion> $criteria */
     private function scanned(array $criteria, bool $archived): int
     {
-        $where = self::where($criteria, $archived);
+        $where = $this->where($criteria, $archived);
 
         return (int) $this->remembered(
-            'count '.$where[0],
-            $where[1],
+            $where->within('count '),
             fn (): string => (string) $this->table->count($where),
         );
     }
@@ -207,34 +201,27 @@ final readonly class CombinationQuery
     /**
      * Caches recent results until the next write to the library: coaches turn pages and come back.
      *
-     * @param list<mixed> $values
      * @param \Closure(): string $find
      */
-    private function remembered(string $query, array $values, \Closure $find): string
+    private function remembered(SqlCondition $query, \Closure $find): string
     {
         return $this->foundCache->get(
-            hash('xxh128', $this->lock->revision()."\n".$query."\n".serialize($values)),
+            hash('xxh128', $this->lock->revision()."\n".$query->sql."\n".serialize($query->values)),
             static fn (): string => $find(),
         );
     }
 
-    /**
-     * @param list<Criterion> $criteria all of which rows can tell
-     *
-     * @return array{string, list<mixed>}
-     */
-    private static function where(array $criteria, bool $archived): array
+    /** @param list<Criterion> $criteria all of which rows can tell */
+    private function where(array $criteria, bool $archived): SqlCondition
     {
-        $conditions = [
-            ['c.archived_at IS '.($archived ? 'NOT NULL' : 'NULL'), []],
+        return SqlCondition::all([
+            new SqlCondition('c.archived_at IS '.($archived ? 'NOT NULL' : 'NULL')),
             ...array_map(
-                static fn (Criterion $criterion): array => $criterion->row
+                static fn (Criterion $criterion): SqlCondition => $criterion->row
                     ?? throw new \LogicException('The terms alone can tell.'),
                 $criteria,
             ),
-        ];
-
-        return ['('.implode(') AND (', array_column($conditions, 0)).')', array_merge(...array_column($conditions, 1))];
+        ]);
     }
 
     /**

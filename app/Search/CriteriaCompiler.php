@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Search;
 
 use Periplus\App\Account\Accounts;
+use Periplus\App\Combination\SqlCondition;
 use Periplus\App\Gym\GymSettings;
 use Periplus\Core\Search\Clause;
 
@@ -29,7 +30,7 @@ final readonly class CriteriaCompiler
                 array_map(
                     static fn (string $value): Criterion => match ($filter) {
                         'weapon' => ClauseCompiler::trait(
-                            ['c.weapons LIKE ?', ['%,'.$value.',%']],
+                            new SqlCondition('c.weapons LIKE ?', '%,'.$value.',%'),
                             ClauseCompiler::is(IndexTerms::TRAIT.$value),
                         ),
                         'rules' => ClauseCompiler::rules($value),
@@ -41,7 +42,7 @@ final readonly class CriteriaCompiler
         }
         if ('' !== $list->ids) {
             $ids = array_map(intval(...), explode(',', $list->ids));
-            $criteria[] = new Criterion(['c.id IN ('.implode(', ', array_fill(0, \count($ids), '?')).')', $ids]);
+            $criteria[] = new Criterion(SqlCondition::in($ids)->within('c.id '));
         }
         foreach ($clauses as $clause) {
             $criteria[] = $clause->accept(new ClauseCompiler($this->accounts, $archived, $this->gym->today()));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Search;
 
+use Periplus\App\Account\Person;
 use Periplus\App\Combination\CheckSummary;
 use Periplus\App\Combination\CombinationContent;
 use Periplus\Core\Combination\Sequence;
@@ -28,14 +29,12 @@ final readonly class IndexTerms
     private const MAX_TERM_LENGTH = 41;
 
     /**
-     * @param int $author id
-     *
      * @return list<string> none twice
      */
-    public function terms(CombinationContent $content, CheckSummary $checked, int $author, string $authorName): array
+    public function terms(CombinationContent $content, CheckSummary $checked, Person $author): array
     {
         $terms = \array_slice(
-            WordsClause::words(implode(' ', [$content->name, ...$content->themes, $authorName, $content->note])),
+            WordsClause::words(implode(' ', [$content->name, ...$content->themes, $author->name, $content->note])),
             0,
             self::MAX_WORDS,
         );
@@ -48,7 +47,7 @@ final readonly class IndexTerms
             'rules' => $content->rules,
             'stance' => $content->stance->value,
             'strikes' => $checked->strikes,
-            'author' => $author,
+            'author' => (int) $author->id,
         ]));
         if (CheckSummary::HANDS_ALONE === $checked->weapons) {
             $terms[] = self::trait('rules', self::BOXING);

@@ -8,12 +8,12 @@ use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
+use Periplus\App\Combination\ListedCombination;
 use Periplus\App\Http\PlainText;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\SearchQuery;
 use Periplus\Core\Search\SearchReader;
@@ -45,7 +45,8 @@ final readonly class SearchController
         $numbering = $this->numberings->forUser($user);
         $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
         // Text that is not understood is not ignored: nothing is found until it is corrected.
-        [$ids, $total] = $search->isUnderstood() ? $this->query->page($search->clauses, $list) : [[], 0];
+        $found = $search->isUnderstood() ? $this->query->page($search->clauses, $list) : new FoundPage([], 0);
+        [$ids, $total] = [$found->ids, $found->total];
         if ($list->closest && 1 === $list->page) {
             $ids = \array_slice(
                 array_values(array_unique([...$this->closest($list, $numbering), ...$ids])),
@@ -55,7 +56,7 @@ final readonly class SearchController
             $total = max($total, \count($ids));
         }
         $rows = array_map(
-            fn (CombinationSummary $row): array => $this->lines->row($row, $numbering),
+            fn (CombinationSummary $row): ListedCombination => $this->lines->row($row, $numbering),
             $this->table->summaries($ids),
         );
 
@@ -70,10 +71,7 @@ final readonly class SearchController
                     static fn (Clause $clause): array => ['text' => $clause->text(), 'says' => $clause->says()],
                     $search->clauses,
                 ),
-                'problems' => array_map(
-                    static fn (ReadingProblem $problem): array => (array) $problem,
-                    $search->problems,
-                ),
+                'problems' => $search->problems,
             ],
             'without' => 0 === $total ? $this->without($search, $list) : [],
         ]);
@@ -97,7 +95,7 @@ final readonly class SearchController
      * Counts what would be found without each clause, for a search without results; if it is not understood, without
      * that part.
      *
-     * @return list<array{text: string, total: int}>
+     * @return list<WiderSearch>
      */
     private function without(SearchQuery $search, SearchRequest $list): array
     {
@@ -108,13 +106,13 @@ final readonly class SearchController
         foreach ($clauses as $index => $clause) {
             $rest = $clauses;
             unset($rest[$index]);
-            $without[] = ['text' => $clause->text(), 'total' => $this->query->count(array_values($rest), $list)];
+            $without[] = new WiderSearch($clause->text(), $this->query->count(array_values($rest), $list));
         }
         foreach ($list->filters() as $filter => $value) {
-            $without[] = [
-                'text' => $filter.' '.$value,
-                'total' => $this->query->count($clauses, $list->without($filter)),
-            ];
+            $without[] = new WiderSearch(
+                $filter.' '.$value,
+                $this->query->count($clauses, $list->without($filter)),
+            );
         }
 
         return $without;

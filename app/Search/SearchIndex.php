@@ -63,7 +63,6 @@ final readonly class SearchIndex implements CombinationIndex
                 $combination->content,
                 $combination->check,
                 $combination->author,
-                $combination->authorName,
             );
             foreach ($found as $term) {
                 array_push($rows, $term, $combination->id);

@@ -52,7 +52,7 @@ final class Clips extends ServiceEntityRepository implements HasQuota
 
     public function use(VoiceSettings $settings, User $user): void
     {
-        $this->gyms->useVoice($settings->toArray());
+        $this->gyms->useVoice((array) $settings);
         $this->audit->add(
             $user->id(),
             'gym.voice',

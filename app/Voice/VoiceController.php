@@ -43,7 +43,7 @@ final readonly class VoiceController
         ksort($said, \SORT_NATURAL);
 
         return new JsonResponse([
-            ...$this->clips->settings()->toArray(),
+            ...(array) $this->clips->settings(),
             'longestMs' => Clips::MAX_LENGTH_MS,
             'clips' => array_map(
                 static fn (string $text, bool $isRecorded): array => ['text' => $text, 'recorded' => $isRecorded],

@@ -18,10 +18,4 @@ final readonly class VoiceSettings
         public string $loudness = 'loud',
     ) {
     }
-
-    /** @return array{voice: string, pace: string, loudness: string} */
-    public function toArray(): array
-    {
-        return ['voice' => $this->voice, 'pace' => $this->pace, 'loudness' => $this->loudness];
-    }
 }

@@ -31,9 +31,9 @@ final readonly class Push
 
     /**
      * @param list<string> $keys
-     * @param array<string, mixed> $run as screens are told of it
+     * @param object $run as screens are told of it
      */
-    public function run(array $keys, array $run): void
+    public function run(array $keys, object $run): void
     {
         $this->send($keys, ['run' => $run]);
     }

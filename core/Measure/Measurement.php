@@ -82,40 +82,4 @@ final readonly class Measurement
 
         return new self($taps, $contacts, $alignment, $links, $pace);
     }
-
-    /** @return array<string, mixed> docs/formats/logbook.md describes every key */
-    public function toArray(): array
-    {
-        return [
-            'taps' => $this->taps,
-            'repetitions' => array_map(
-                fn (array $repetition): array => array_map(
-                    static fn (int $k): ?int => $repetition[$k] ?? null,
-                    array_keys($this->contacts->ms),
-                ),
-                $this->alignment->repetitions,
-            ),
-            'extra' => $this->alignment->extra,
-            'missed' => $this->alignment->missed(\count($this->contacts->ms)),
-            'contacts' => array_map(
-                static fn (array $items, float $ms): array => ['items' => $items, 'ms' => round($ms, 1)],
-                $this->contacts->items,
-                $this->contacts->ms,
-            ),
-            'pace' => round($this->pace, 3),
-            'links' => array_map(
-                static fn (MeasuredLink $link): array => [
-                    'from' => $link->from,
-                    'to' => $link->to,
-                    'computed' => round($link->computed, 1),
-                    'median' => null === $link->median ? null : round($link->median, 1),
-                    'spread' => null === $link->spread ? null : round($link->spread, 1),
-                    'count' => $link->count,
-                    'verdict' => $link->verdict()->value,
-                    'says' => $link->says(),
-                ],
-                $this->links,
-            ),
-        ];
-    }
 }

@@ -33,17 +33,13 @@ final readonly class NumberingReview
     /**
      * @param Content $content
      *
-     * @return list<array{
-     *     row: int,
-     *     message: string,
-     *     stops: bool,
-     * }> what is wrong, by row of the numbers; what stops has to be mended before it is saved
+     * @return list<NumberingProblem>
      */
     public function problems(array $content): array
     {
         $problems = [];
         $say = static function (int $row, string $message, bool $stops = true) use (&$problems): void {
-            $problems[] = ['row' => $row, 'message' => $message, 'stops' => $stops];
+            $problems[] = new NumberingProblem($row, $message, $stops);
         };
         $positions = 'hand' === $content['boundTo'] ? ['left', 'right'] : ['lead', 'rear'];
         [$codes, $strikes] = [[], []];
@@ -132,12 +128,7 @@ final readonly class NumberingReview
         return $problems;
     }
 
-    /**
-     * @return list<array{
-     *     strike: string,
-     *     target: string,
-     * }> what has no number in at least one stance and is written in words
-     */
+    /** @return list<NumberingGap> what has no number in at least one stance and is written in words */
     public function gaps(Numbering $numbering): array
     {
         $gaps = [];
@@ -148,20 +139,14 @@ final readonly class NumberingReview
                     === $numbering->numberOf($strike->family, $strike->role, $strike->defaultTarget(), $stance),
             );
             if ([] !== $missing) {
-                $gaps[] = ['strike' => $strike->name, 'target' => $strike->defaultTarget()->word()];
+                $gaps[] = new NumberingGap($strike->name, $strike->defaultTarget()->word());
             }
         }
 
         return $gaps;
     }
 
-    /**
-     * @return list<array{
-     *     number: string,
-     *     one: string,
-     *     other: string,
-     * }> numbers that both have and that mean different strikes, in the orthodox stance
-     */
+    /** @return list<NumberingDifference> of numbers that both have, in the orthodox stance */
     public function differences(Numbering $one, Numbering $other): array
     {
         $differences = [];
@@ -170,7 +155,7 @@ final readonly class NumberingReview
             $here = $this->means($entry);
             $there = null === $theirs ? null : $this->means($theirs);
             if (null !== $there && $here !== $there) {
-                $differences[] = ['number' => (string) $code, 'one' => $here, 'other' => $there];
+                $differences[] = new NumberingDifference((string) $code, $here, $there);
             }
         }
 

@@ -10,6 +10,7 @@ use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Search\CombinationQuery;
 use Periplus\App\Search\CriteriaCompiler;
+use Periplus\App\Search\FoundPage;
 use Periplus\App\Search\SearchRequest;
 use Periplus\App\Similarity\SimilarCombinations;
 use Periplus\Core\Combination\ChainInStance;
@@ -64,7 +65,8 @@ final class CombinationQueryTest extends ApiTestCase
                 return true;
             }));
         $finder = self::service(CombinationQuery::class);
-        [$page, $total] = $finder->page($clauses, new SearchRequest(size: 100));
+        $found = $finder->page($clauses, new SearchRequest(size: 100));
+        [$page, $total] = [$found->ids, $found->total];
 
         self::assertNotSame(0, $total, 'The example finds something.');
         self::assertSame(\count($wanted), $total);
@@ -119,9 +121,9 @@ final class CombinationQueryTest extends ApiTestCase
         self::assertGreaterThan(9, \count($all), 'The example fills more than a page.');
         self::assertSame($all, $walking->all($clauses, $list(1)));
         foreach ([1, 2, intdiv(\count($all), 9) + 1, 100] as $page) {
-            $wanted = [\array_slice($all, 9 * ($page - 1), 9), \count($all)];
-            self::assertSame($wanted, $sorting->page($clauses, $list($page)));
-            self::assertSame($wanted, $walking->page($clauses, $list($page)));
+            $wanted = new FoundPage(\array_slice($all, 9 * ($page - 1), 9), \count($all));
+            self::assertEquals($wanted, $sorting->page($clauses, $list($page)));
+            self::assertEquals($wanted, $walking->page($clauses, $list($page)));
         }
     }
 

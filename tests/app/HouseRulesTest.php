@@ -14,9 +14,11 @@ use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\RulePreview\PreviewResults;
 use Periplus\App\RulePreview\RulePreviews;
 use Periplus\App\RulePreview\RulePreviewState;
+use Periplus\App\RulePreview\VerdictCount;
 use Periplus\App\Search\SearchIndex;
 use Periplus\App\Store\Versions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -286,9 +288,9 @@ final class HouseRulesTest extends ApiTestCase
             'Another change is another pass.',
         );
         $preview = $process()->advance($process()->start($rules, (int) $head)->id(), 5.0);
-        self::assertSame(
-            [['from' => 'reload', 'to' => 'flows', 'count' => 4]],
-            $process()->changes($preview)['changes'],
+        self::assertEquals(
+            [new VerdictCount(Verdict::Reload, Verdict::Flows, 4)],
+            VerdictCount::all($process()->changed($preview)),
         );
     }
 

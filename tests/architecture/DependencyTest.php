@@ -240,7 +240,7 @@ final class DependencyTest
         'App\Store' => [],
         'App\Security' => [],
         'App\Http' => ['App\Store'],
-        'App\Audit' => ['App\Security'],
+        'App\Audit' => ['App\Security', 'App\Store'],
         'App\Gym' => ['App\Store'],
         'App\Account' => ['App\Security', 'App\Store', 'App\Http', 'App\Audit', 'App\Gym'],
         'App\HouseRules' => ['App\Store', 'App\Http', 'App\Account'],

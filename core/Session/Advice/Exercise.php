@@ -49,30 +49,4 @@ final readonly class Exercise
             $row['caution'],
         );
     }
-
-    /**
-     * @return array{
-     *     id: string,
-     *     name: string,
-     *     for: list<string>,
-     *     does: string,
-     *     seconds: int,
-     *     count: int|null,
-     *     easier: string,
-     *     caution: string,
-     * }
-     */
-    public function toArray(): array
-    {
-        return [
-            'id' => $this->id,
-            'name' => $this->name,
-            'for' => $this->for,
-            'does' => $this->does,
-            'seconds' => $this->seconds,
-            'count' => $this->count,
-            'easier' => $this->easier,
-            'caution' => $this->caution,
-        ];
-    }
 }

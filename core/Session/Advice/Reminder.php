@@ -37,10 +37,4 @@ final readonly class Reminder
     public function __construct(public string $id, public string $for, public string $text)
     {
     }
-
-    /** @return array{id: string, for: string, text: string} */
-    public function toArray(): array
-    {
-        return ['id' => $this->id, 'for' => $this->for, 'text' => $this->text];
-    }
 }

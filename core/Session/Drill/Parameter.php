@@ -67,23 +67,4 @@ final readonly class Parameter
     {
         return new self($name, $title, ParameterKind::Exercise, $usual, most: 40);
     }
-
-    /** @return array<string, mixed> as the screens have it */
-    public function toArray(): array
-    {
-        return [
-            'name' => $this->name,
-            'title' => $this->title,
-            'kind' => $this->kind->value,
-            'usual' => $this->usual,
-            'least' => $this->least,
-            'most' => $this->most,
-            'unit' => $this->unit,
-            'choices' => array_map(
-                static fn (string $value, string $words): array => ['value' => $value, 'label' => $words],
-                array_map(strval(...), array_keys($this->choices)),
-                $this->choices,
-            ),
-        ];
-    }
 }

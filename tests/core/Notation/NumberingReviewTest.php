@@ -8,6 +8,7 @@ use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\NumberingDifference;
 use Periplus\Core\Notation\NumberingReview;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
@@ -33,10 +34,10 @@ final class NumberingReviewTest extends TestCase
 
     public function testDifferencesBetweenNumberingsAreListed(): void
     {
-        self::assertSame(
+        self::assertEquals(
             [
-                ['number' => '7', 'one' => 'lead shovel hook', 'other' => 'lead hook to the body'],
-                ['number' => '8', 'one' => 'rear overhand', 'other' => 'rear hook to the body'],
+                new NumberingDifference('7', 'lead shovel hook', 'lead hook to the body'),
+                new NumberingDifference('8', 'rear overhand', 'rear hook to the body'),
             ],
             self::review()->differences(Numbering::named('parity'), Numbering::named('body-pairs')),
         );
@@ -65,7 +66,7 @@ final class NumberingReviewTest extends TestCase
             array_column($problems, 'stops'),
             'A second number for the same can be read.',
         );
-        self::assertSame('1 is used twice: also in row 1.', $problems[0]['message']);
+        self::assertSame('1 is used twice: also in row 1.', $problems[0]->message);
     }
 
     public function testANumberingWithoutNumbersIsNone(): void

@@ -62,7 +62,7 @@ final class DrillsTest extends TestCase
         self::assertSame($sorted, $times, 'in order');
         self::assertNotSame([], $times);
         self::assertLessThan($run->ms(), max($times));
-        $worked = array_sum(array_map(static fn (Portion $portion): float => $portion->ms, [...$drill->portions($run)]));
+        $worked = array_sum(array_column([...$drill->portions($run)], 'ms'));
         self::assertLessThanOrEqual($run->ms() + 1, $worked);
     }
 
@@ -204,7 +204,10 @@ final class DrillsTest extends TestCase
         self::assertEqualsWithDelta(
             \count([...$drill->cues($run)]),
             array_sum(
-                array_map(static fn (Portion $portion): float => $portion->repetitions ?? 0.0, [...$drill->portions($run)]),
+                array_map(
+                    static fn (Portion $portion): float => $portion->repetitions ?? 0.0,
+                    [...$drill->portions($run)],
+                ),
             ),
             1e-9,
         );
