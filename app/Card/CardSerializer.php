@@ -35,7 +35,7 @@ final readonly class CardSerializer
     public function serialize(Card $card, string $gym): CardDocument
     {
         $content = $card->content();
-        $numbering = $this->numberings->all()[$content->numbering][0] ?? Numbering::named('parity');
+        $numbering = $this->numberings->all()[$content->numbering]->numbering ?? Numbering::named('parity');
         $writer = new Writer($numbering);
         $reminders = new ReminderChoice(Advice::builtIn());
         $combinations = [];

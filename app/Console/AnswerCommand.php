@@ -9,6 +9,7 @@ use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Session\ReturnFire\ReturnFire;
 use Periplus\Core\Session\Serializer\AnswerProblem;
 use Periplus\Core\Session\Serializer\AnswersDocument;
 use Periplus\Core\Session\Serializer\AnswerSerializer;
@@ -51,7 +52,7 @@ final class AnswerCommand extends Command
         /** @var list<string> $words */
         $words = $input->getArgument('chain');
         try {
-            $document = AnswerSerializer::serialize(
+            $document = (new AnswerSerializer(ReturnFire::builtIn()))->serialize(
                 Reader::builtIn()->readText(new ChainText(
                     implode(' ', $words),
                     Stance::tryFrom($given('stance'))

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\App\Console;
 
+use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Session\Serializer\ChainToOrder;
 use Periplus\Core\Session\Serializer\SequenceSerializer;
 use Periplus\Core\Technique\Stance;
@@ -43,7 +45,7 @@ final class SequenceCommand extends Command
             return \is_string($value) ? $value : '';
         };
         try {
-            $document = SequenceSerializer::serialize(
+            $document = (new SequenceSerializer(Reader::builtIn(), Check::builtIn()))->serialize(
                 array_map(
                     static fn (string $line): ChainToOrder => new ChainToOrder(trim($line), Stance::Orthodox),
                     $lines,

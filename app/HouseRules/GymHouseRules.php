@@ -48,7 +48,7 @@ final class GymHouseRules extends ServiceEntityRepository
         return self::set($id, $this->find($id, $lock)?->content());
     }
 
-    /** @return array<string, array{HouseRules, int, bool}> by id: the set, its version, and whether it is as it came */
+    /** @return array<string, GymSet> by id */
     public function all(): array
     {
         // Loads all rows together.
@@ -56,7 +56,11 @@ final class GymHouseRules extends ServiceEntityRepository
         $sets = [];
         foreach (BuiltInHouseRules::ids() as $id) {
             $stored = $this->get($id);
-            $sets[$id] = [self::set($id, $stored->content()), $stored->version(), null === $stored->content()];
+            $sets[$id] = new GymSet(
+                self::set($id, $stored->content()),
+                $stored->version(),
+                null === $stored->content(),
+            );
         }
 
         return $sets;

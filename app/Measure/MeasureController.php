@@ -86,7 +86,7 @@ final readonly class MeasureController
         return new JsonResponse([
             'lengthMs' => round($wave->length(), 1),
             'peaks' => $wave->peaks(self::MAX_PEAKS),
-            'onsets' => Onsets::find($wave),
+            'onsets' => (new Onsets())->find($wave),
         ]);
     }
 

@@ -83,18 +83,16 @@ final class GymNumberings extends ServiceEntityRepository
         }
     }
 
-    /**
-     * @return array<string, array{
-     *     Numbering,
-     *     int|null,
-     * }> by id: the numbering and its version; built-in ones have none, and are there while the database is away
-     */
+    /** @return array<string, GymNumbering> by id; the built-in ones are there while the database is away */
     public function all(): array
     {
-        $all = array_map(static fn (Numbering $numbering): array => [$numbering, null], Numbering::builtIn());
+        $all = array_map(
+            static fn (Numbering $numbering): GymNumbering => new GymNumbering($numbering, null),
+            Numbering::builtIn(),
+        );
         try {
             foreach ($this->findBy([], ['id' => 'ASC']) as $own) {
-                $all[$own->id()] = [$own->numbering(), $own->version()];
+                $all[$own->id()] = new GymNumbering($own->numbering(), $own->version());
             }
         } catch (ConnectionException) {
             // While the database is down there are still the built-in ones.

@@ -14,7 +14,6 @@ use Periplus\Core\Notation\NumberedStrike;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\NumberingReview;
 use Periplus\Core\Technique\Catalogue;
-use Periplus\Core\Technique\Stance;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -40,7 +39,8 @@ final readonly class NumberingController
     public function list(Request $request): Response
     {
         $numberings = [];
-        foreach ($this->numberings->all() as [$numbering, $version]) {
+        foreach ($this->numberings->all() as $one) {
+            [$numbering, $version] = [$one->numbering, $one->version];
             $numberings[] = [...$this->numbering($numbering), 'version' => $version, 'isBuiltIn' => null === $version];
         }
         $response = new JsonResponse([
@@ -115,26 +115,10 @@ final readonly class NumberingController
             'name' => $numbering->name,
             'about' => $numbering->about,
             'boundTo' => $numbering->boundToHand ? 'hand' : 'role',
-            'numbers' => array_values(
-                array_map(
-                    fn (NumberedStrike $entry): array => [
-                        'number' => $entry->code,
-                        'family' => $entry->family,
-                        'position' => $entry->position->value,
-                        'target' => $entry->target?->word(),
-                        'name' => $entry->name,
-                        'roles' => [
-                            'orthodox' => $entry->role(Stance::Orthodox)->value,
-                            'southpaw' => $entry->role(Stance::Southpaw)->value,
-                        ],
-                        'limb' => (
-                            $this->catalogue->inFamily($entry->family, $entry->role(Stance::Orthodox))
-                            ?? $this->catalogue->inFamily($entry->family, $entry->role(Stance::Southpaw))
-                        )?->limb->value,
-                    ],
-                    $numbering->entries,
-                ),
-            ),
+            'numbers' => array_values(array_map(
+                fn (NumberedStrike $entry): ShownNumber => new ShownNumber($entry, $this->catalogue),
+                $numbering->entries,
+            )),
         ];
     }
 }

@@ -25,6 +25,7 @@ final readonly class ComposeController
         private SessionComposer $composer,
         private GymHouseRules $rules,
         private GymNumberings $numberings,
+        private SequenceSerializer $sequences,
     ) {
     }
 
@@ -48,7 +49,7 @@ final readonly class ComposeController
     public function sequence(#[MapRequestPayload(acceptFormat: 'json')] SequenceRequest $request): JsonResponse
     {
         return new JsonResponse(
-            SequenceSerializer::serialize(
+            $this->sequences->serialize(
                 array_map(
                     static fn (array $one): ChainToOrder => new ChainToOrder(
                         $one['chain'],

@@ -9,10 +9,13 @@ use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\HouseRules\GymHouseRules;
+use Periplus\App\HouseRules\GymSet;
+use Periplus\App\Numbering\GymNumbering;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Scale;
+use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Session\Drill\PlannedCombination;
@@ -43,8 +46,8 @@ final readonly class PlanCheck
     public function reader(): PlanReader
     {
         return new PlanReader(
-            array_map(static fn (array $row) => $row[0], $this->rules->all()),
-            array_map(static fn (array $row) => $row[0], $this->numberings->all()),
+            array_map(static fn (GymSet $set): HouseRules => $set->rules, $this->rules->all()),
+            array_map(static fn (GymNumbering $one): Numbering => $one->numbering, $this->numberings->all()),
             $this->advice->advice(),
         );
     }

@@ -54,6 +54,7 @@ final readonly class Paths
         private Check $check,
         private Reader $reader,
         private LineRenderer $lines,
+        private PathFinder $finder,
     ) {
     }
 
@@ -78,10 +79,14 @@ final readonly class Paths
         [$path, $bridges] = [null, []];
         for ($time = 0; $time < self::MAX_RETRIES; ++$time) {
             $bridges = [];
-            $path = PathFinder::shortest($known, $stage, array_values($stages));
+            $path = $this->finder->shortest($known, $stage, array_values($stages));
             if (null === $path) {
                 $bridges = $this->bridges($goal, $known, array_values($stages), $options);
-                $path = PathFinder::shortest($known, $stage, [...array_values($stages), ...array_column($bridges, 0)]);
+                $path = $this->finder->shortest(
+                    $known,
+                    $stage,
+                    [...array_values($stages), ...array_column($bridges, 0)],
+                );
             }
             // What flows under the rules it was written for may not flow for this course.
             $bad = $this->notFlowing($path ?? [], $options);
@@ -129,7 +134,7 @@ final readonly class Paths
     {
         $bridges = [];
         $items = $goal->chain->items;
-        $reached = PathFinder::reachable($known, $stages);
+        $reached = $this->finder->reachable($known, $stages);
         for ($link = 0; $link < \count($items) - 1; ++$link) {
             $best = null;
             foreach ([[$link - 1, $link + 2], [$link, $link + 3], [$link, $link + 2], [0, $link + 2]] as [$from, $to]) {
@@ -153,7 +158,7 @@ final readonly class Paths
             }
             if (null !== $best) {
                 $bridges[self::BRIDGE.$link] = [$best[0], $best[1]];
-                $reached = PathFinder::reachable($reached->and($best[0]), $stages);
+                $reached = $this->finder->reachable($reached->and($best[0]), $stages);
             }
         }
 

@@ -35,37 +35,27 @@ final readonly class ModelController
 {
     /** Maximum number of the gym's chains that are evaluated; enough for an impression. */
     private const MAX_CHAINS = 200;
-    /** Maximum number of labelled chains that are named. */
-    private const MAX_NAMED = 8;
 
-    public function __construct(private GymHouseRules $rules, private CombinationTable $table)
-    {
+    public function __construct(
+        private GymHouseRules $rules,
+        private CombinationTable $table,
+        private Catalogue $catalogue,
+    ) {
     }
 
     #[Route('/api/model', methods: 'GET')]
     public function values(Request $request): Response
     {
-        $groups = [];
+        $notes = $values = [];
         foreach (ModelValues::all() as $value) {
-            $groups[$value->of] ??= ['note' => $value->note, 'values' => []];
-            $groups[$value->of]['values'][] = self::value($value);
+            $notes[$value->of] ??= $value->note;
+            $values[$value->of][] = new ShownModelValue($value);
         }
-        $catalogue = Catalogue::builtIn();
-        $kind = static fn (string $of): array => match (true) {
-            isset($catalogue->strikes[$of]) => ['strike', $catalogue->strikes[$of]->name],
-            isset($catalogue->moves[$of]) => ['move', $catalogue->moves[$of]->words()],
-            default => ['body', t('the body')],
-        };
         $response = new JsonResponse([
             'groups' => array_map(
-                static fn (string $of, array $group): array => [
-                    'of' => $of,
-                    'kind' => $kind($of)[0],
-                    'name' => $kind($of)[1],
-                    ...$group,
-                ],
-                array_keys($groups),
-                $groups,
+                fn (string $of, array $group): ModelGroup => $this->group($of, $notes[$of] ?? null, $group),
+                array_keys($values),
+                $values,
             ),
         ]);
         $response->setEtag(hash('xxh128', (string) $response->getContent()));
@@ -106,44 +96,24 @@ final readonly class ModelController
             'gym' => \count($gym),
             'effects' => array_map(static fn (ModelValue $value): array => [
                 'key' => $value->key,
-                'moves' => array_map(self::effect(...), Effect::around($value, $rules, $gym)),
+                'moves' => array_map(
+                    static fn (Effect $effect): ShownEffect => new ShownEffect($effect),
+                    Effect::around($value, $rules, $gym),
+                ),
             ], $request->values()),
         ]);
     }
 
-    /** @return array<string, mixed> */
-    private static function value(ModelValue $value): array
+    /** @param list<ShownModelValue> $values */
+    private function group(string $of, ?string $note, array $values): ModelGroup
     {
-        return [
-            'key' => $value->key,
-            'name' => $value->name,
-            'value' => $value->value,
-            'unit' => $value->unit,
-            'meaning' => $value->meaning,
-            'source' => $value->source,
-            'least' => $value->least,
-            'most' => $value->most,
-            'step' => $value->step,
-        ];
-    }
+        $strike = $this->catalogue->strikes[$of] ?? null;
+        $move = $this->catalogue->moves[$of] ?? null;
 
-    /** @return array<string, mixed> */
-    private static function effect(Effect $effect): array
-    {
-        return [
-            'to' => $effect->to,
-            'labelled' => \count($effect->changed),
-            'chains' => array_map(
-                static fn (array $change): array => [
-                    'notation' => $change[0],
-                    'from' => $change[1]->value,
-                    'to' => $change[2]->value,
-                ],
-                \array_slice($effect->changed, 0, self::MAX_NAMED),
-            ),
-            'agree' => $effect->agree,
-            'agreed' => $effect->agreed,
-            'gym' => $effect->gym,
-        ];
+        return match (true) {
+            null !== $strike => new ModelGroup($of, 'strike', $strike->name, $note, $values),
+            null !== $move => new ModelGroup($of, 'move', $move->words(), $note, $values),
+            default => new ModelGroup($of, 'body', t('the body'), $note, $values),
+        };
     }
 }

@@ -12,16 +12,7 @@ use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Security\Permission;
 use Periplus\App\Store\NotFound;
-use Periplus\Core\Flow\Rule\RuleDefinition;
-use Periplus\Core\Flow\Rule\RuleExample;
-use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
-use Periplus\Core\Flow\Rules\RuleRegistry;
-use Periplus\Core\HouseRules\HouseRules;
-use Periplus\Core\HouseRules\School;
-use Periplus\Core\HouseRules\Schools;
-use Periplus\Core\Session\Due\SessionThresholds;
-use Periplus\Core\Session\Warning\WarningDefinition;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -30,6 +21,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 use function Periplus\Core\Language\t;
 
+/** Previews what changed house rules would do to the library, step by step, and saves them. */
 final readonly class RulePreviewController
 {
     /** Maximum number of changed combinations that are listed. */
@@ -44,51 +36,6 @@ final readonly class RulePreviewController
         private LineRenderer $lines,
         private GymNumberings $numberings,
     ) {
-    }
-
-    /** Lists the gym's house rules and every rule with its reason and examples. */
-    #[Route('/api/house-rules', methods: 'GET')]
-    public function list(): JsonResponse
-    {
-        $sets = [];
-        foreach ($this->rules->all() as $id => [$set, $version, $builtIn]) {
-            $sets[] = [
-                ...self::set($set),
-                'version' => $version,
-                'isBuiltIn' => $builtIn,
-                'builtIn' => self::set(BuiltInHouseRules::named($id)),
-            ];
-        }
-
-        return new JsonResponse([
-            'sets' => $sets,
-            'rules' => array_map(self::rule(...), RuleRegistry::weighed()),
-            'warnings' => array_map(
-                static fn (WarningDefinition $warning): array => [
-                    'id' => $warning->id,
-                    'title' => $warning->title,
-                    'reason' => $warning->reason,
-                    'fix' => $warning->fix,
-                    'threshold' => [...self::threshold($warning->threshold), 'usual' => $warning->threshold->default],
-                ],
-                SessionThresholds::definitions(),
-            ),
-            'schools' => array_map(
-                static fn (string $name, string $school): array => [
-                    'name' => $name,
-                    'question' => $school::question(),
-                    'answers' => array_map(
-                        static fn (School&\BackedEnum $answer): array => [
-                            'value' => (string) $answer->value,
-                            'label' => $answer->answer(),
-                        ],
-                        $school::cases(),
-                    ),
-                ],
-                array_keys(Schools::all()),
-                Schools::all(),
-            ),
-        ]);
     }
 
     /** Starts a preview of changed rules; saves nothing. */
@@ -153,54 +100,5 @@ final readonly class RulePreviewController
                 \array_slice($changed, 0, self::MAX_LISTED),
             ),
         ], $status);
-    }
-
-    /** @return array<string, mixed> */
-    private static function set(HouseRules $set): array
-    {
-        $row = $set->jsonSerialize();
-
-        return [
-            ...$row,
-            'severities' => (object) $row['severities'],
-            'thresholds' => (object) $row['thresholds'],
-            'calibration' => (object) ($row['calibration'] ?? []),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function rule(RuleDefinition $rule): array
-    {
-        return [
-            'id' => $rule->id,
-            'title' => $rule->title,
-            'reason' => $rule->reason,
-            'shows' => self::example($rule->shows),
-            'doesNotShow' => self::example($rule->doesNotShow),
-            'threshold' => null === $rule->threshold ? null : self::threshold($rule->threshold),
-        ];
-    }
-
-    /** @return array{least: int|float, most: int|float, unit: string, word: string, isWhole: bool} */
-    private static function threshold(RuleThreshold $threshold): array
-    {
-        return [
-            'least' => $threshold->least,
-            'most' => $threshold->most,
-            'unit' => $threshold->unit,
-            'word' => $threshold->word,
-            'isWhole' => \is_int($threshold->default),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function example(RuleExample $example): array
-    {
-        return [
-            'chain' => $example->chain,
-            'medium' => $example->medium->value,
-            'group' => $example->group->value,
-            'tempo' => $example->tempo,
-        ];
     }
 }

@@ -6,6 +6,7 @@ namespace Periplus\App\Run;
 
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Numbering\GymNumbering;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Store\Gone;
 use Periplus\App\Store\NotAllowed;
@@ -55,7 +56,10 @@ final readonly class ScreenController
             'hasKeys' => $wall?->hasKeys() ?? false,
             'numberings' => null === $wall
                     ? array_map(
-                        static fn (array $row): array => ['id' => $row[0]->id, 'name' => $row[0]->name],
+                        static fn (GymNumbering $one): array => [
+                            'id' => $one->numbering->id,
+                            'name' => $one->numbering->name,
+                        ],
                         array_values($this->numberings->all()),
                     )
                     : [],
@@ -77,7 +81,7 @@ final readonly class ScreenController
         $named =
             null === $numbering
                 ? null
-                : $this->numberings->all()[$numbering][0]
+                : $this->numberings->all()[$numbering]->numbering
                     ?? throw new NotFound(t('There is no such numbering. It may have been archived.'));
 
         return new JsonResponse(null === $named ? $document : [

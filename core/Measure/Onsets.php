@@ -33,14 +33,14 @@ final readonly class Onsets
     private const MIN_DISTANCE_MS = 60.0;
 
     /** @return list<float> ms from the start of the recording */
-    public static function find(Wave $wave): array
+    public function find(Wave $wave): array
     {
         $wave = $wave->atMost(self::SAMPLE_RATE);
-        $flux = self::flux($wave);
+        $flux = $this->flux($wave);
         if ([] === $flux || max($flux) <= 0.0) {
             return [];
         }
-        $strongest = self::strongest($flux);
+        $strongest = $this->strongest($flux);
         $onsets = [];
         foreach ($flux as $index => $value) {
             $from = max(0, $index - self::PEAK_FRAMES);
@@ -52,7 +52,7 @@ final readonly class Onsets
             if ($value < self::MIN_MEDIAN_RATIO * $median + self::MIN_PEAK_SHARE * $strongest) {
                 continue;
             }
-            $moment = self::moment($wave, $index * self::HOP_SAMPLES);
+            $moment = $this->moment($wave, $index * self::HOP_SAMPLES);
             if ([] === $onsets || $moment - $onsets[\count($onsets) - 1] >= self::MIN_DISTANCE_MS) {
                 $onsets[] = $moment;
             }
@@ -62,7 +62,7 @@ final readonly class Onsets
     }
 
     /** @return list<float> how much the strengths rise, frame by frame */
-    private static function flux(Wave $wave): array
+    private function flux(Wave $wave): array
     {
         $spectrum = new Spectrum(self::FRAME);
         $count = intdiv(max(0, \count($wave->samples) - self::FRAME), self::HOP_SAMPLES) + 1;
@@ -110,7 +110,7 @@ final readonly class Onsets
      *
      * @param non-empty-list<float> $flux
      */
-    private static function strongest(array $flux): float
+    private function strongest(array $flux): float
     {
         $high = 0.5 * max($flux);
         $strong = array_values(array_filter($flux, static fn (float $value): bool => $value >= $high));
@@ -120,7 +120,7 @@ final readonly class Onsets
     }
 
     /** Returns the moment within the frame at which the energy rises most, in ms. */
-    private static function moment(Wave $wave, int $frame): float
+    private function moment(Wave $wave, int $frame): float
     {
         $short = (int) round(0.008 * $wave->rate);
         $best = -1.0;

@@ -74,7 +74,7 @@ final class ChainParser
     {
         $this->chain();
         if ([] === $this->items && !$this->diagnostics->hasProblems()) {
-            $this->diagnostics->problem($this->tokens->whole(), t('There is no strike here yet.'), self::aStrike(), [
+            $this->diagnostics->problem($this->tokens->whole(), t('There is no strike here yet.'), $this->aStrike(), [
                 '1 2',
             ]);
         }
@@ -332,7 +332,7 @@ final class ChainParser
         try {
             return $item?->with(feint: $feint || $item->feint, joined: $joined);
         } catch (InvalidChain $invalid) {
-            $this->diagnostics->problem($span, $invalid->getMessage(), self::aStrike());
+            $this->diagnostics->problem($span, $invalid->getMessage(), $this->aStrike());
 
             return null;
         }
@@ -449,7 +449,7 @@ final class ChainParser
             $this->diagnostics->problem(
                 $plus->span,
                 t('A + joins the strike after it, and there is none.'),
-                self::aStrike(),
+                $this->aStrike(),
                 ['+14'],
             );
 
@@ -603,7 +603,7 @@ final class ChainParser
         }
     }
 
-    private static function aStrike(): string
+    private function aStrike(): string
     {
         return t('a strike, such as 2 or "cross"');
     }

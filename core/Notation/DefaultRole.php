@@ -11,6 +11,7 @@ use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Head;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\StrikeTrait;
 
 use function Periplus\Core\Language\t;
 
@@ -20,28 +21,6 @@ use function Periplus\Core\Language\t;
  */
 final readonly class DefaultRole
 {
-    /** The usual role of a strike, whatever comes before it. */
-    private const HABIT = [
-        'overhand' => Role::Rear,
-        'back fist' => Role::Lead,
-        'push kick' => Role::Lead,
-        'side kick' => Role::Lead,
-        'oblique kick' => Role::Lead,
-        'round kick' => Role::Rear,
-        'axe kick' => Role::Rear,
-        'crescent kick' => Role::Rear,
-        'jumping knee' => Role::Rear,
-    ];
-    /** The role when nothing comes before it. */
-    private const FIRST = [
-        'straight' => Role::Rear,
-        'uppercut' => Role::Rear,
-        'knee' => Role::Rear,
-        'downward elbow' => Role::Rear,
-    ];
-    /** The role directly after a jab, when it is not the other hand. */
-    private const AFTER_JAB = ['hook' => Role::Lead, 'shovel hook' => Role::Lead];
-
     /**
      * @param string $why how the sentence goes on that says so: "after the jab"
      * @param bool $asks whether the other role is as likely
@@ -56,6 +35,7 @@ final readonly class DefaultRole
         $isArm =
             ($catalogue->inFamily($family, Role::Lead) ?? $catalogue->inFamily($family, Role::Rear))?->limb->isArm()
             ?? true;
+        $usual = $catalogue->roleWith(StrikeTrait::Usual, $family);
         $loaded = self::loaded($before);
         if (null !== $loaded) {
             $side = $isArm ? $loaded->move->toward : $loaded->move->toward?->other();
@@ -65,26 +45,25 @@ final readonly class DefaultRole
                     $isArm
                         ? t('which the {move} loads', move: $loaded->name())
                         : t('which the {move} leaves free', move: $loaded->name()),
-                    isset(self::HABIT[$family]) && self::HABIT[$family] !== $side,
+                    null !== $usual && $usual !== $side,
                 );
             }
         }
         [$last, $was] = self::last($before);
-        if (isset(self::HABIT[$family])) {
-            $habit = self::HABIT[$family];
-
-            return new self($habit, t('as usual'), $was === $habit && $last?->strike->limb->isArm() === $isArm);
+        if (null !== $usual) {
+            return new self($usual, t('as usual'), $was === $usual && $last?->strike->limb->isArm() === $isArm);
         }
         if (null === $last || null === $was) {
             return new self(
-                self::FIRST[$family] ?? Role::Lead,
+                $catalogue->roleWith(StrikeTrait::UsualFirst, $family) ?? Role::Lead,
                 t('as usual at the start'),
                 str_ends_with($family, 'elbow'),
             );
         }
-        if (Role::Lead === $was && 'straight' === $last->strike->family && isset(self::AFTER_JAB[$family])) {
+        $afterJab = $catalogue->roleWith(StrikeTrait::UsualAfterJab, $family);
+        if (Role::Lead === $was && 'straight' === $last->strike->family && null !== $afterJab) {
             return new self(
-                self::AFTER_JAB[$family],
+                $afterJab,
                 t('as usual after the {strike}', strike: $last->strike->name),
                 false,
             );

@@ -56,11 +56,11 @@ final readonly class Reader
     public function read(string $text, Numbering $numbering, Stance $stance): Reading
     {
         if (!mb_check_encoding($text, 'UTF-8')) {
-            return self::refuse(0, t('This text is damaged: it is not valid UTF-8. Type it again.'));
+            return $this->refuse(0, t('This text is damaged: it is not valid UTF-8. Type it again.'));
         }
         $length = mb_strlen($text);
         if ($length > self::MAX_LENGTH) {
-            return self::refuse(
+            return $this->refuse(
                 $length,
                 t(
                     'This line has {length} characters; a combination has at most {maxLength}. Split it.',
@@ -70,13 +70,13 @@ final readonly class Reader
             );
         }
         if ('' === trim($text)) {
-            return self::refuse(
+            return $this->refuse(
                 $length,
                 t('There is no strike here yet. Type numbers or words, such as "1 2" or "jab cross".'),
             );
         }
 
-        $name = self::name($text);
+        $name = $this->name($text);
         $reading = (new ChainParser(
             $this->catalogue,
             $this->vocabulary,
@@ -102,7 +102,7 @@ final readonly class Reader
     }
 
     /** Returns the length of a name before the chain, with its colon: "Sea gate: 1 2 3". */
-    private static function name(string $text): int
+    private function name(string $text): int
     {
         if (1 !== substr_count($text, ':')) {
             return 0;
@@ -115,7 +115,7 @@ final readonly class Reader
             : 0;
     }
 
-    private static function refuse(int $length, string $message): Reading
+    private function refuse(int $length, string $message): Reading
     {
         return new Reading(
             null,

@@ -32,7 +32,7 @@ final readonly class StrikePhraseParser
         $words = $tokens->words;
         $first = $tokens->at($from);
         if (TokenKind::Number === $first?->kind && '' === ($words[$from + 1] ?? '')) {
-            return self::numberAlone($first, $from);
+            return $this->numberAlone($first, $from);
         }
         $modifiers = new StrikeModifiers(Vocabulary::REPEATS[$words[$from] ?? ''] ?? null);
         $index = null === $modifiers->times ? $from : $from + 1;
@@ -105,9 +105,9 @@ final readonly class StrikePhraseParser
     }
 
     /** Parses a number without any words, the usual case. */
-    private static function numberAlone(Token $token, int $index): StrikePhrase
+    private function numberAlone(Token $token, int $index): StrikePhrase
     {
-        [$code, $letters] = self::cut($token->text);
+        [$code, $letters] = $this->cut($token->text);
 
         return new StrikePhrase(
             '',
@@ -131,7 +131,7 @@ final readonly class StrikePhraseParser
     }
 
     /** @return array{string, string} a number and the letters behind it */
-    private static function cut(string $number): array
+    private function cut(string $number): array
     {
         $digits = strcspn($number, '0123456789');
         $digits += strspn($number, '0123456789', $digits);
@@ -301,7 +301,7 @@ final readonly class StrikePhraseParser
             $modifiers->effort = Vocabulary::EFFORTS[$word];
             ++$next;
         }
-        [$code, $letters] = self::cut($number);
+        [$code, $letters] = $this->cut($number);
 
         return new StrikePhrase(
             $noun,
@@ -367,14 +367,14 @@ final readonly class StrikePhraseParser
         }
         // The next strike names its own hand or has a side after it, so this side is not for it.
         $asks = isset(Vocabulary::FIXED[$follows->noun])
-            ? self::isOf($side, Vocabulary::FIXED[$follows->noun], $tokens->running)
+            ? $this->isOf($side, Vocabulary::FIXED[$follows->noun], $tokens->running)
             : $this->asksForSide($follows->noun) && !isset(Vocabulary::ORGANS[$follows->targetWord ?? '']);
 
         return !$asks || null !== $this->sideAfter($tokens, $follows->next, $follows->noun) ? [$side, $next] : null;
     }
 
     /** Tells whether a side can be modifiers of a jab or a cross, as in "right cross". */
-    private static function isOf(Role|Side $side, Role $role, ?Stance $running): bool
+    private function isOf(Role|Side $side, Role $role, ?Stance $running): bool
     {
         return $side instanceof Role ? $side === $role : null === $running || $running->roleOf($side) === $role;
     }

@@ -82,7 +82,7 @@ final readonly class StrikeResolver
                     $phrase->head,
                     t('"{letters}" is not a target.', letters: $letters),
                     t('h for head, b for body or l for leg'),
-                    self::targets($code, $strike),
+                    $this->targets($code, $strike),
                 );
 
                 return null;
@@ -244,7 +244,7 @@ final readonly class StrikeResolver
                 '' === $phrase->noun ? $phrase->head : $phrase->span,
                 $invalid->getMessage(),
                 implode(t(' or '), array_map(static fn (Target $t): string => $t->word(), $strike->targets)),
-                '' === $phrase->noun ? self::targets($phrase->code, $strike) : [$strike->name],
+                '' === $phrase->noun ? $this->targets($phrase->code, $strike) : [$strike->name],
             );
 
             return null;
@@ -252,7 +252,7 @@ final readonly class StrikeResolver
     }
 
     /** @return list<string> the number at every target of its strike */
-    private static function targets(string $code, Strike $strike): array
+    private function targets(string $code, Strike $strike): array
     {
         return array_map(static fn (Target $target): string => $code.$target->value, $strike->targets);
     }

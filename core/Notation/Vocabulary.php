@@ -453,7 +453,7 @@ final readonly class Vocabulary
     public function noun(array $words, int $from): ?array
     {
         for ($count = $this->reach($words, $from); $count > 0; --$count) {
-            $phrase = self::phrase($words, $from, $count);
+            $phrase = $this->phrase($words, $from, $count);
             if (isset($this->nouns[$phrase])) {
                 return [$phrase, $count, false];
             }
@@ -475,7 +475,7 @@ final readonly class Vocabulary
     public function move(array $words, int $from): ?array
     {
         for ($count = $this->reach($words, $from); $count > 0; --$count) {
-            $phrase = self::phrase($words, $from, $count);
+            $phrase = $this->phrase($words, $from, $count);
             $move = isset(self::SEQUENCES[$phrase]) ? $phrase : $this->moves[$phrase] ?? null;
             if (null !== $move) {
                 return [$move, $count];
@@ -547,7 +547,7 @@ final readonly class Vocabulary
     }
 
     /** @param list<string> $words */
-    private static function phrase(array $words, int $from, int $count): string
+    private function phrase(array $words, int $from, int $count): string
     {
         return 1 === $count ? $words[$from] : implode(' ', \array_slice($words, $from, $count));
     }

@@ -214,7 +214,7 @@ final readonly class ItemPatternReader
         $patterns = array_fill(0, max(1, $phrase->times), $pattern);
 
         return $phrase->switched
-            ? [self::moves([$this->catalogue->move('switch')], 'switch'), ...$patterns]
+            ? [$this->moves([$this->catalogue->move('switch')], 'switch'), ...$patterns]
             : $patterns;
     }
 
@@ -282,7 +282,7 @@ final readonly class ItemPatternReader
             $tokens->take();
 
             return [
-                self::moves(
+                $this->moves(
                     array_values(
                         array_filter($this->catalogue->moves, static fn (Move $move): bool => $move->kind === $kind),
                     ),
@@ -297,22 +297,22 @@ final readonly class ItemPatternReader
         $tokens->moveTo($phrase->next);
         if (isset(Vocabulary::SEQUENCES[$phrase->name])) {
             return array_map(
-                fn (string $id): ItemPattern => self::moves([$this->catalogue->move($id)], strtr($id, '-', ' ')),
+                fn (string $id): ItemPattern => $this->moves([$this->catalogue->move($id)], strtr($id, '-', ' ')),
                 Vocabulary::SEQUENCES[$phrase->name],
             );
         }
         $role = $phrase->role($running);
         if (null === $role && null !== $phrase->sides) {
-            return [self::moves(array_map($this->catalogue->move(...), array_values($phrase->sides)), $phrase->name)];
+            return [$this->moves(array_map($this->catalogue->move(...), array_values($phrase->sides)), $phrase->name)];
         }
         $move = $this->catalogue->move(null === $role ? $phrase->name : $phrase->sides[$role->value] ?? $phrase->name);
         $running = $move->changesStance() ? $running->other() : $running;
 
-        return [self::moves([$move], $move->words())];
+        return [$this->moves([$move], $move->words())];
     }
 
     /** @param list<Move> $moves */
-    private static function moves(array $moves, string $says): ItemPattern
+    private function moves(array $moves, string $says): ItemPattern
     {
         return new ItemPattern(array_column($moves, 'sign'), false, $says);
     }

@@ -74,8 +74,8 @@ final readonly class SearchReader
 
     public function read(string $text): SearchQuery
     {
-        $pieces = self::pieces($text);
-        $stance = self::stance($pieces);
+        $pieces = $this->pieces($text);
+        $stance = $this->stance($pieces);
         [$groups, $problems, $before, $or] = [[], [], null, null];
         for ($index = 0; $index < \count($pieces);) {
             if ($this->separates($pieces, $index)) {
@@ -104,9 +104,9 @@ final readonly class SearchReader
             } elseif (
                 null !== $or
                 && [] !== $groups
-                && (self::isArchived($clause) || self::isArchived($groups[\count($groups) - 1][0]))
+                && ($this->isArchived($clause) || $this->isArchived($groups[\count($groups) - 1][0]))
             ) {
-                $problems[] = self::wrong(
+                $problems[] = $this->wrong(
                     $taken,
                     t(
                         'Archived combinations are searched separately, so "archived" cannot be one of two '
@@ -115,7 +115,7 @@ final readonly class SearchReader
                     t('archived without "or"'),
                     ['archived'],
                 );
-            } elseif (null !== $or && [] !== $groups && !self::isUnwanted($clause)) {
+            } elseif (null !== $or && [] !== $groups && !$this->isUnwanted($clause)) {
                 $groups[\count($groups) - 1][] = $clause;
             } else {
                 $groups[] = [$clause];
@@ -145,7 +145,7 @@ final readonly class SearchReader
     }
 
     /** @return list<Piece> with the words of clauses in place of what coaches say for them */
-    private static function pieces(string $text): array
+    private function pieces(string $text): array
     {
         preg_match_all(self::PIECES, $text, $found, \PREG_OFFSET_CAPTURE);
         $raw = array_map(
@@ -192,7 +192,7 @@ final readonly class SearchReader
      *
      * @param list<Piece> $pieces
      */
-    private static function stance(array $pieces): Stance
+    private function stance(array $pieces): Stance
     {
         foreach ($pieces as $index => $piece) {
             $stance = $piece->is('from') ? Stance::tryFrom(($pieces[$index + 1] ?? null)?->word() ?? '') : null;
@@ -209,7 +209,7 @@ final readonly class SearchReader
      *
      * @param list<Piece> $pieces
      */
-    private static function isLevelChange(array $pieces, int $index): bool
+    private function isLevelChange(array $pieces, int $index): bool
     {
         return $pieces[$index]->is('level')
             && (true === ($pieces[$index + 1] ?? null)?->is('change')
@@ -235,13 +235,13 @@ final readonly class SearchReader
             );
     }
 
-    private static function isUnwanted(Clause $clause): bool
+    private function isUnwanted(Clause $clause): bool
     {
         return ($clause instanceof ItemsClause && ChainPart::No === $clause->place)
             || ($clause instanceof ContactClause && !$clause->wanted);
     }
 
-    private static function isArchived(Clause $clause): bool
+    private function isArchived(Clause $clause): bool
     {
         return $clause instanceof FieldClause && 'archived' === $clause->value;
     }
@@ -288,7 +288,7 @@ final readonly class SearchReader
         $second = ($pieces[$from + 1] ?? null)?->word() ?? '';
         $most = match (true) {
             isset(self::CONTACTS[$first]), isset(self::STATUSES[$first]), null !== Verdict::tryFrom($first) => 1,
-            self::isLevelChange($pieces, $from) => \count($pieces),
+            $this->isLevelChange($pieces, $from) => \count($pieces),
             \in_array($first, ['length', 'level', 'from', 'rules'], true),
             isset(self::CONTACTS[$first.' '.$second]) => 2,
             'drilled' === $first, 'not' === $first => 'never' === $second ? 2 : $this->drilledPieces($pieces, $from),
@@ -350,7 +350,7 @@ final readonly class SearchReader
     /** @param list<Piece> $pieces */
     private function begins(array $pieces, int $index): bool
     {
-        if ($pieces[$index]->isQuoted() || self::isLevelChange($pieces, $index)) {
+        if ($pieces[$index]->isQuoted() || $this->isLevelChange($pieces, $index)) {
             return false;
         }
         $word = $pieces[$index]->word();
@@ -398,25 +398,25 @@ final readonly class SearchReader
                 },
                 $text,
             ),
-            'level' === $first && !self::isLevelChange($pieces, 0) => \in_array($value, ['1', '2', '3'], true)
+            'level' === $first && !$this->isLevelChange($pieces, 0) => \in_array($value, ['1', '2', '3'], true)
                 ? new FieldClause('level', $value, t('is of level {level}', level: $value), $text)
-                : self::wrong($pieces, t('The level is 1, 2 or 3.'), '1, 2 or 3', ['level 1', 'level 2', 'level 3']),
+                : $this->wrong($pieces, t('The level is 1, 2 or 3.'), '1, 2 or 3', ['level 1', 'level 2', 'level 3']),
             'from' === $first => null !== Stance::tryFrom($value)
                 ? new FieldClause('stance', $value, t('was written for {stance}', stance: $value), $text)
-                : self::wrong($pieces, t('A combination is from orthodox or from southpaw.'), 'a stance', [
+                : $this->wrong($pieces, t('A combination is from orthodox or from southpaw.'), 'a stance', [
                     'from orthodox',
                     'from southpaw',
                 ]),
             'rules' === $first => \in_array(strtr($value, ' ', '-'), BuiltInHouseRules::ids(), true)
                 ? new FieldClause('rules', strtr($value, ' ', '-'), t('is for {rules}', rules: $value), $text)
-                : self::wrong(
+                : $this->wrong(
                     $pieces,
                     t('There are no such rules.'),
                     t('boxing, kickboxing or all-limbs'),
                     array_map(static fn (string $id): string => 'rules '.$id, BuiltInHouseRules::ids()),
                 ),
             'by' === $first, 'theme' === $first => '' === $value
-                ? self::wrong(
+                ? $this->wrong(
                     $pieces,
                     t('"{first}" needs a name after it.', first: $first),
                     'by' === $first ? 'a coach' : 'a theme',
@@ -451,7 +451,7 @@ final readonly class SearchReader
         }
 
         return [] === $read
-            ? self::wrong(
+            ? $this->wrong(
                 $pieces,
                 t('"{place}" needs a strike or a move after it.', place: $place->value),
                 t('a number or words'),
@@ -472,7 +472,7 @@ final readonly class SearchReader
                 $found,
             )
         ) {
-            return self::wrong(
+            return $this->wrong(
                 $pieces,
                 t('It is unclear when it was drilled.'),
                 t('such as drilled, not drilled, drilled 4 weeks'),
@@ -501,7 +501,7 @@ final readonly class SearchReader
             1 === preg_match('/^(\d{1,2})\+$/', $value, $found) => new LengthClause((int) $found[1], null, $text),
             1 === preg_match('/^(\d{1,2})(?:\.\.|-|–)(\d{1,2})$/u', $value, $found)
                 && (int) $found[1] <= (int) $found[2] => new LengthClause((int) $found[1], (int) $found[2], $text),
-            default => self::wrong(
+            default => $this->wrong(
                 $pieces,
                 t('A length is a count of strikes, or from the least to the most.'),
                 t('such as 4, 3..5 or 6+'),
@@ -522,7 +522,7 @@ final readonly class SearchReader
             [] !== $words => new WordsClause($words, $items, $text),
             // Signs alone are items, such as "/", or nothing.
             default => $items
-                ?? self::wrong(
+                ?? $this->wrong(
                     $pieces,
                     t('Nothing can be searched for by “{text}”.', text: mb_substr($text, 0, 40)),
                     t('a word, a number or a clause'),
@@ -534,7 +534,7 @@ final readonly class SearchReader
      * @param non-empty-list<Piece> $pieces
      * @param list<string> $nearest
      */
-    private static function wrong(array $pieces, string $message, string $expected, array $nearest = []): ReadingProblem
+    private function wrong(array $pieces, string $message, string $expected, array $nearest = []): ReadingProblem
     {
         $last = $pieces[\count($pieces) - 1];
 

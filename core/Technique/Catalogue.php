@@ -43,6 +43,18 @@ final readonly class Catalogue
     }
 
     /** Returns the strike of that family thrown from that role, or null when there is none. */
+    /** Returns the role of the family's strike with that trait; null when none has it. */
+    public function roleWith(StrikeTrait $trait, string $family): ?Role
+    {
+        foreach ($this->families[$family] ?? [] as $strike) {
+            if ($strike->has($trait)) {
+                return $strike->role;
+            }
+        }
+
+        return null;
+    }
+
     public function inFamily(string $family, Role $role): ?Strike
     {
         return $this->families[$family][$role->value] ?? null;

@@ -24,6 +24,8 @@ namespace Periplus\Core\Technique;
  *     ranges: array{any: non-empty-list<int>, head?: non-empty-list<int>},
  *     standsOn: string,
  *     rare?: bool,
+ *     traits?: list<string>,
+ *     topic?: string,
  *     carry?: array{to: string, why: string},
  * }
  * @phpstan-type MoveRow array{
@@ -91,6 +93,8 @@ final readonly class CatalogueData
             standsOn: Role::tryFrom($row['standsOn']),
             carry: isset($row['carry']) ? new Carry($row['carry']['to'], $row['carry']['why']) : null,
             rare: $row['rare'] ?? false,
+            traits: array_map(StrikeTrait::from(...), $row['traits'] ?? []),
+            topic: $row['topic'] ?? null,
         );
     }
 

@@ -17,6 +17,8 @@ final readonly class Strike
      * @param Window|null $needsTurnHead the turn it needs to the head, where that is another
      * @param bool $rare not of every week: offered after what is thrown every day
      * @param Role|null $standsOn the foot that stands while a leg strikes; null for both feet
+     * @param list<StrikeTrait> $traits
+     * @param string|null $topic of its reminders, where it is not that of its family
      */
     public function __construct(
         public string $id,
@@ -39,7 +41,14 @@ final readonly class Strike
         public ?Role $standsOn,
         public ?Carry $carry,
         public bool $rare = false,
+        private array $traits = [],
+        public ?string $topic = null,
     ) {
+    }
+
+    public function has(StrikeTrait $trait): bool
+    {
+        return \in_array($trait, $this->traits, true);
     }
 
     public function defaultTarget(): Target

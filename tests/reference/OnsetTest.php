@@ -34,7 +34,7 @@ final class OnsetTest extends TestCase
     public function testEveryHitIsFoundWithinTenMillisecondsAndNothingElse(float $noise, int $seed): void
     {
         $hits = self::hits($seed);
-        $found = Onsets::find(Wave::read(Synthesis::bag($hits, $noise, $seed)->write()));
+        $found = (new Onsets())->find(Wave::read(Synthesis::bag($hits, $noise, $seed)->write()));
         $missed = array_values(
             array_filter(
                 $hits,
@@ -59,7 +59,7 @@ final class OnsetTest extends TestCase
     #[TestWith([48_000])]
     public function testTheMomentDoesNotDependOnTheRate(int $rate): void
     {
-        $found = Onsets::find(Synthesis::bag([500.0, 900.0, 1450.0], 0.1, 4, $rate));
+        $found = (new Onsets())->find(Synthesis::bag([500.0, 900.0, 1450.0], 0.1, 4, $rate));
 
         self::assertCount(3, $found);
         foreach ([500.0, 900.0, 1450.0] as $index => $hit) {
@@ -71,8 +71,8 @@ final class OnsetTest extends TestCase
     {
         $silence = new Wave(array_fill(0, 16_000, 0.0), 16_000);
 
-        self::assertSame([], Onsets::find($silence));
-        self::assertSame([], Onsets::find(new Wave([], 16_000)));
+        self::assertSame([], (new Onsets())->find($silence));
+        self::assertSame([], (new Onsets())->find(new Wave([], 16_000)));
     }
 
     /**

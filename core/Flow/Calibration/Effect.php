@@ -18,7 +18,7 @@ final readonly class Effect
 {
     /**
      * @param float $to the value that was tried
-     * @param list<array{string, Verdict, Verdict}> $changed labelled chains whose verdict changes: notation, from, to
+     * @param list<ChangedChain> $changed labelled chains whose verdict changes
      * @param int $agree how many of the labelled chains agree with the verdict that coaches expect, with that value
      * @param int $agreed how many did before
      * @param int $gym how many of the gym's own chains change their verdict
@@ -77,7 +77,7 @@ final readonly class Effect
             $agreed += $labelled->agrees($from) ? 1 : 0;
             $agree += $labelled->agrees($now) ? 1 : 0;
             if ($from !== $now) {
-                $changed[] = [$labelled->notation, $from, $now];
+                $changed[] = new ChangedChain($labelled->notation, $from, $now);
             }
         }
         $moved = \count(

@@ -11,13 +11,18 @@ use Periplus\Core\HouseRules\Severity;
 use function Periplus\Core\Language\t;
 
 /** The check in one sentence: weight and hips first, then what the house rules say of it. */
-final class Summary
+final readonly class Summary
 {
-    public static function write(CheckResult $result): string
+    public function __construct(private CheckResult $result)
     {
-        $must = self::titles($result, Severity::Must);
-        $should = self::titles($result, Severity::Should);
-        $timing = self::timing($result);
+    }
+
+    public function write(): string
+    {
+        $result = $this->result;
+        $must = $this->titles(Severity::Must);
+        $should = $this->titles(Severity::Should);
+        $timing = $this->timing();
 
         return match (true) {
             [] !== $must && Verdict::Flows === $result->linkVerdict => t(
@@ -38,8 +43,9 @@ final class Summary
         };
     }
 
-    private static function timing(CheckResult $result): string
+    private function timing(): string
     {
+        $result = $this->result;
         $count = static fn (Verdict $verdict): int => \count(
             array_filter($result->timing->links, static fn (Link $link): bool => $verdict === $link->verdict),
         );
@@ -61,10 +67,10 @@ final class Summary
     }
 
     /** @return list<string> of the rules, each once, in lower case as they stand in a sentence */
-    private static function titles(CheckResult $result, Severity $severity): array
+    private function titles(Severity $severity): array
     {
         $findings = array_filter(
-            $result->findings,
+            $this->result->findings,
             static fn (Finding $finding): bool => $severity === $finding->severity,
         );
 

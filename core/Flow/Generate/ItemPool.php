@@ -11,6 +11,7 @@ use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Feet;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
+use Periplus\Core\Technique\StrikeTrait;
 use Periplus\Core\Technique\Target;
 use Random\Randomizer;
 
@@ -22,7 +23,6 @@ use Random\Randomizer;
  */
 final readonly class ItemPool
 {
-    private const DAILY = ['straight', 'hook', 'uppercut', 'push kick', 'round kick', 'switch kick', 'knee', 'elbow'];
     private const DAILY_TIMES = 6;
     /** Weight of each move; 1 when it is not listed. */
     private const MOVES = [
@@ -68,7 +68,7 @@ final readonly class ItemPool
                     ...$strikes,
                     ...array_fill(
                         0,
-                        $often * (\in_array($strike->family, self::DAILY, true) ? self::DAILY_TIMES : 1),
+                        $often * ($strike->has(StrikeTrait::Daily) ? self::DAILY_TIMES : 1),
                         $item,
                     ),
                 ];

@@ -50,7 +50,7 @@ enum Theme: string
         );
 
         return match ($this) {
-            self::HeadMovement => self::has($between, self::dodges(...)),
+            self::HeadMovement => $this->has($between, self::dodges(...)),
             self::BodyWork => 2
                 <= \count(
                     array_filter(
@@ -59,15 +59,15 @@ enum Theme: string
                             && $item->strike->limb->isArm(),
                     ),
                 ),
-            self::InAndOut => self::has(
+            self::InAndOut => $this->has(
                 \array_slice($items, 0, $last),
                 static fn (Move $move): bool => $move->range < 0,
-            ) && self::has(\array_slice($items, $last + 1), static fn (Move $move): bool => $move->range > 0),
-            self::Angles => self::has($between, static fn (Move $move): bool => $move->takesAngle()),
+            ) && $this->has(\array_slice($items, $last + 1), static fn (Move $move): bool => $move->range > 0),
+            self::Angles => $this->has($between, static fn (Move $move): bool => $move->takesAngle()),
             self::Counters => ($items[0] ?? null) instanceof MoveItem
                 && MoveKind::Defence === $items[0]->move->kind
                 && [] !== $delivered,
-            self::KicksOffHands => self::kicksOffHands($items),
+            self::KicksOffHands => $this->kicksOffHands($items),
         };
     }
 
@@ -78,7 +78,7 @@ enum Theme: string
     }
 
     /** @param array<int, Item> $items */
-    private static function has(array $items, \Closure $test): bool
+    private function has(array $items, \Closure $test): bool
     {
         foreach ($items as $item) {
             if ($item instanceof MoveItem && true === $test($item->move)) {
@@ -90,7 +90,7 @@ enum Theme: string
     }
 
     /** @param list<Item> $items */
-    private static function kicksOffHands(array $items): bool
+    private function kicksOffHands(array $items): bool
     {
         $hand = false;
         foreach ($items as $item) {

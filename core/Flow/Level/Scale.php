@@ -15,15 +15,13 @@ use Periplus\Core\Technique\Data;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
+use Periplus\Core\Technique\StrikeTrait;
 
 use function Periplus\Core\Language\t;
 
 /** Adds up what makes a chain hard to learn, with the weights of core/data/level.json. */
 final readonly class Scale
 {
-    /** Families that a beginners' course teaches; common practice, no source. */
-    private const BASIC = ['straight', 'hook', 'push kick', 'round kick', 'knee'];
-
     /**
      * @param array<string, float> $points what each thing counts, by id
      * @param array<int, float> $levels points from which on each level holds, rising
@@ -86,12 +84,12 @@ final readonly class Scale
                     static fn (StrikeItem $item): string => $item->strike->id,
                     array_filter(
                         $strikes,
-                        static fn (StrikeItem $item): bool => !\in_array($item->strike->family, self::BASIC, true),
+                        static fn (StrikeItem $item): bool => !$item->strike->has(StrikeTrait::Basic),
                     ),
                 ),
             ),
         );
-        [$sameSide, $heights] = self::neighbours($inStance, $strikes);
+        [$sameSide, $heights] = $this->neighbours($inStance, $strikes);
         $defence = $inside(static fn (Move $move): bool => MoveKind::Defence === $move->kind);
         $angles = $inside(
             static fn (Move $move): bool => MoveKind::Footwork === $move->kind && !$move->changesStance(),
@@ -116,18 +114,18 @@ final readonly class Scale
         return [
             'length' => [max(0, $last - 2), t('{last} items up to the last strike', last: $last + 1)],
             'weapons' => [max(0, $different - 2), t('{different} different strikes', different: $different)],
-            'shapes' => [$rare, self::times($rare, t('a strike beyond the basic ones'))],
-            'sameSide' => [$sameSide, self::times($sameSide, t('two strikes in a row from one side'))],
-            'heights' => [$heights, self::times($heights, t('the height changes'))],
-            'stance' => [$stance, self::times($stance, t('the stance changes'))],
-            'defence' => [$defence, self::times($defence, t('defence between strikes'))],
-            'angles' => [$angles, self::times($angles, t('footwork between strikes'))],
-            'feints' => [$feints, self::times($feints, 'a feint')],
-            'together' => [$together, self::times($together, t('two strikes land together'))],
-            'legs' => [$legs, self::times($legs, t('a kick or a knee on one foot'))],
-            'elbows' => [$elbows, self::times($elbows, t('an elbow'))],
-            'spins' => [$spins, self::times($spins, t('a spinning strike'))],
-            'waits' => [$waits, self::times($waits, t('a wait against the body'))],
+            'shapes' => [$rare, $this->times($rare, t('a strike beyond the basic ones'))],
+            'sameSide' => [$sameSide, $this->times($sameSide, t('two strikes in a row from one side'))],
+            'heights' => [$heights, $this->times($heights, t('the height changes'))],
+            'stance' => [$stance, $this->times($stance, t('the stance changes'))],
+            'defence' => [$defence, $this->times($defence, t('defence between strikes'))],
+            'angles' => [$angles, $this->times($angles, t('footwork between strikes'))],
+            'feints' => [$feints, $this->times($feints, 'a feint')],
+            'together' => [$together, $this->times($together, t('two strikes land together'))],
+            'legs' => [$legs, $this->times($legs, t('a kick or a knee on one foot'))],
+            'elbows' => [$elbows, $this->times($elbows, t('an elbow'))],
+            'spins' => [$spins, $this->times($spins, t('a spinning strike'))],
+            'waits' => [$waits, $this->times($waits, t('a wait against the body'))],
             'tempo' => [1.0 - $tempo, $tempo < 1.0 ? t('thrown fast') : t('thrown slowly')],
         ];
     }
@@ -137,7 +135,7 @@ final readonly class Scale
      *
      * @return array{int, int} doubles of one side, and changes of height
      */
-    private static function neighbours(ChainInStance $inStance, array $strikes): array
+    private function neighbours(ChainInStance $inStance, array $strikes): array
     {
         $sameSide = $heights = 0;
         $before = null;
@@ -154,7 +152,7 @@ final readonly class Scale
         return [$sameSide, $heights];
     }
 
-    private static function times(int $count, string $what): string
+    private function times(int $count, string $what): string
     {
         return t('{what} {count, plural, one {once} =2 {twice} other {# times}}', what: $what, count: $count);
     }

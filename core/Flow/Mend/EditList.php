@@ -17,6 +17,7 @@ use Periplus\Core\Technique\Head;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Strike;
+use Periplus\Core\Technique\StrikeTrait;
 
 /**
  * Lists the small changes that a coach would think of: insert a move or a beat, exchange a strike for another of its
@@ -104,7 +105,7 @@ final readonly class EditList
         }
         $others = [];
         foreach ($this->catalogue->strikes as $strike) {
-            if ($strike === $item->strike || !self::isNeighbour($strike, $item->strike)) {
+            if ($strike === $item->strike || !$this->isNeighbour($strike, $item->strike)) {
                 continue;
             }
             $target = \in_array($item->target, $strike->targets, true) ? $item->target : $strike->defaultTarget();
@@ -122,13 +123,13 @@ final readonly class EditList
     }
 
     /** Tells whether the strike is of the same kind of limb and adds no spin. */
-    private static function isNeighbour(Strike $strike, Strike $original): bool
+    private function isNeighbour(Strike $strike, Strike $original): bool
     {
         return $strike->limb === $original->limb
             && (!$strike->spins() || $original->spins())
             && (Limb::Leg !== $strike->limb
                 || $strike->path === $original->path
-                || 'push kick' === $strike->family
-                || 'push kick' === $original->family);
+                || $strike->has(StrikeTrait::SetsUp)
+                || $original->has(StrikeTrait::SetsUp));
     }
 }

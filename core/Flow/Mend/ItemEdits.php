@@ -36,7 +36,7 @@ final readonly class ItemEdits
         $item = $items[$index];
         $all = [];
         if (\count($items) > 1) {
-            $all[] = new ItemEdit(ItemEditKind::LeaveOut, t('leave out'), self::leftOut($items, $index), null);
+            $all[] = new ItemEdit(ItemEditKind::LeaveOut, t('leave out'), $this->leftOut($items, $index), null);
         }
         if ($index > 0) {
             $all[] = new ItemEdit(
@@ -55,8 +55,8 @@ final readonly class ItemEdits
             );
         }
         $others = $item instanceof StrikeItem ? [
-            ...self::targets($item),
-            ...self::efforts($item),
+            ...$this->targets($item),
+            ...$this->efforts($item),
         ] : [];
         foreach ($others as [$kind, $name, $other]) {
             $all[] = new ItemEdit(
@@ -86,7 +86,7 @@ final readonly class ItemEdits
      *
      * @return list<Edit>
      */
-    private static function leftOut(array $items, int $index): array
+    private function leftOut(array $items, int $index): array
     {
         $next = $items[$index + 1] ?? null;
         $leads = !($items[$index] instanceof StrikeItem && $items[$index]->joined);
@@ -100,7 +100,7 @@ final readonly class ItemEdits
     }
 
     /** @return list<array{ItemEditKind, string, StrikeItem}> */
-    private static function targets(StrikeItem $item): array
+    private function targets(StrikeItem $item): array
     {
         $all = [];
         foreach ($item->strike->targets as $target) {
@@ -124,7 +124,7 @@ final readonly class ItemEdits
     }
 
     /** @return list<array{ItemEditKind, string, StrikeItem}> */
-    private static function efforts(StrikeItem $item): array
+    private function efforts(StrikeItem $item): array
     {
         $all = [];
         foreach (['light' => Effort::Light, 'plain' => Effort::Plain, 'hard' => Effort::Hard] as $name => $effort) {

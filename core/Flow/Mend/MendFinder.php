@@ -63,7 +63,7 @@ final readonly class MendFinder
         $pairs = \count($chain) <= self::MAX_LENGTH_FOR_PAIRS;
         $edits = $this->edits->edits($chain);
         if (!$pairs) {
-            $beside = \array_slice(self::everyPlace($result), 0, self::MAX_FAULTS);
+            $beside = \array_slice($this->everyPlace($result), 0, self::MAX_FAULTS);
             $edits = array_values(
                 array_filter(
                     $edits,
@@ -110,7 +110,7 @@ final readonly class MendFinder
     }
 
     /** @return list<int> places of all that could be mended, the heaviest first */
-    private static function everyPlace(CheckResult $result): array
+    private function everyPlace(CheckResult $result): array
     {
         $places = self::places($result);
         foreach ($result->findings as $finding) {
@@ -214,7 +214,7 @@ final readonly class MendFinder
             }
         }
         $checks = 0;
-        foreach (self::nearest(array_keys($byPlace), $trouble) as $place) {
+        foreach ($this->nearest(array_keys($byPlace), $trouble) as $place) {
             foreach ($byPlace[$place] as $index) {
                 if ($edited->steps + self::STEPS_PER_CHECK * $checks > self::MAX_STEPS) {
                     return false;
@@ -278,7 +278,7 @@ final readonly class MendFinder
      *
      * @return list<int> the places, those nearest to any trouble first, an edit before it rather than one after it
      */
-    private static function nearest(array $places, array $trouble): array
+    private function nearest(array $places, array $trouble): array
     {
         $distance = static fn (int $place): int => [] === $trouble
             ? 0

@@ -70,7 +70,7 @@ final readonly class Next
             $reason =
                 0 === $state->count
                     ? t('The chain can begin with the {item}.', item: $item->name())
-                    : LinkReason::explain([...$before, $item], $link, $state);
+                    : (new LinkReason([...$before, $item], $link, $state))->explain();
             $swing = $item instanceof StrikeItem ? abs($then->leftTurn - $state->turn) : -1.0;
             $ranked[] = [
                 [round($link->wait, 3), $item instanceof StrikeItem && $item->strike->rare, -round($swing, 3), $order],

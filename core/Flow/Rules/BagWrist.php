@@ -11,6 +11,7 @@ use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Technique\StrikeTrait;
 
 use function Periplus\Core\Language\t;
 
@@ -40,7 +41,7 @@ final readonly class BagWrist implements Rule
             return;
         }
         foreach ($context->delivered as $index => $item) {
-            if ('uppercut' === $item->strike->family) {
+            if ($item->strike->has(StrikeTrait::BendsWrist)) {
                 yield new RuleMatch(
                     $index,
                     t(

@@ -13,6 +13,7 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\StrikeTrait;
 
 use function Periplus\Core\Language\t;
 
@@ -39,7 +40,7 @@ final readonly class KickOnLine implements Rule
     public function matches(RuleContext $context): iterable
     {
         foreach ($context->delivered as $index => $item) {
-            if (!$item->strike->isRoundKick() || 'switch kick' === $item->strike->family || $item->joined) {
+            if (!$item->strike->isRoundKick() || $item->strike->has(StrikeTrait::UnderBody) || $item->joined) {
                 continue;
             }
             $before = $context->strikeBefore($index);

@@ -49,14 +49,14 @@ final readonly class Overcommitted implements Rule
             static fn (Item $item): bool => $item instanceof Beat
                 || $item instanceof FreeStrikes
                 || ($item instanceof MoveItem && null !== $item->move->load),
-            static fn (int $index, StrikeItem $item): string => self::drive(
+            fn (int $index, StrikeItem $item): string => $this->drive(
                 $context->timing->moments[$index]->load,
                 $index,
                 $item,
             ),
         );
         foreach ($runs as $run) {
-            $way = self::drive($context->timing->moments[$run[0]]->load, $run[0], $context->strikes[$run[0]]);
+            $way = $this->drive($context->timing->moments[$run[0]]->load, $run[0], $context->strikes[$run[0]]);
             if (('front' === $way || 'back' === $way) && \count($run) >= $context->threshold($this)) {
                 yield new RuleMatch(
                     $run[\count($run) - 1],
@@ -71,7 +71,7 @@ final readonly class Overcommitted implements Rule
     }
 
     /** @return string front, back, or a word of its own so that a strike that drives nowhere ends the run */
-    private static function drive(float $load, int $index, StrikeItem $item): string
+    private function drive(float $load, int $index, StrikeItem $item): string
     {
         return match (true) {
             $item->feint => 'feint '.$index,

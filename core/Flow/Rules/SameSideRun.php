@@ -15,6 +15,7 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Technique\StrikeTrait;
 
 use function Periplus\Core\Language\t;
 
@@ -51,7 +52,7 @@ final readonly class SameSideRun implements Rule
                     return 'jab '.$index;
                 }
 
-                return 'jab' === $item->strike->id || $item->feint || 'push kick' === $item->strike->family
+                return $item->feint || $item->strike->has(StrikeTrait::SetsUp)
                     ? null
                     : $side;
             },

@@ -10,6 +10,7 @@ use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Technique\MoveKind;
 
 use function Periplus\Core\Language\t;
 
@@ -34,7 +35,7 @@ final readonly class SpinUnsecured implements Rule
         foreach ($context->delivered as $index => $item) {
             if (
                 $item->strike->spins()
-                && !\in_array($context->moveBefore($index)?->move->id, ['post', 'clinch', 'push'], true)
+                && MoveKind::Contact !== $context->moveBefore($index)?->move->kind
             ) {
                 yield new RuleMatch(
                     $index,

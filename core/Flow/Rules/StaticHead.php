@@ -15,6 +15,7 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Technique\StrikeTrait;
 use Periplus\Core\Technique\Target;
 
 use function Periplus\Core\Language\t;
@@ -45,7 +46,7 @@ final readonly class StaticHead implements Rule
         $runs = $context->runs(
             static fn (Item $item): bool => $item instanceof Beat
                 || ($item instanceof MoveItem && $item->move->movesHead()),
-            static fn (int $index, StrikeItem $item): string => self::movesHead($item) ? 'moved '.$index : 'strike',
+            fn (int $index, StrikeItem $item): string => $this->movesHead($item) ? 'moved '.$index : 'strike',
         );
         foreach ($runs as $run) {
             if (\count($run) >= $context->threshold($this)) {
@@ -58,8 +59,8 @@ final readonly class StaticHead implements Rule
     }
 
     /** Tells whether the strike moves the head: a kick leans away, an overhand dips and a body punch goes down. */
-    private static function movesHead(StrikeItem $item): bool
+    private function movesHead(StrikeItem $item): bool
     {
-        return $item->isLegStrike() || 'overhand' === $item->strike->family || Target::Body === $item->target;
+        return $item->isLegStrike() || $item->strike->has(StrikeTrait::MovesHead) || Target::Body === $item->target;
     }
 }

@@ -14,6 +14,8 @@ use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Technique\MoveKind;
+use Periplus\Core\Technique\StrikeTrait;
 
 use function Periplus\Core\Language\t;
 
@@ -38,8 +40,8 @@ final readonly class UnannouncedKick implements Rule
         foreach ($context->delivered as $index => $item) {
             if (
                 !$item->isLegStrike()
-                || 'push kick' === $item->strike->family
-                || null !== $context->sinceBeat($index, self::announces(...))
+                || $item->strike->has(StrikeTrait::SetsUp)
+                || null !== $context->sinceBeat($index, $this->announces(...))
             ) {
                 continue;
             }
@@ -53,11 +55,11 @@ final readonly class UnannouncedKick implements Rule
         }
     }
 
-    private static function announces(Item $item): bool
+    private function announces(Item $item): bool
     {
         return match (true) {
-            $item instanceof StrikeItem => $item->strike->limb->isArm() || 'push kick' === $item->strike->family,
-            $item instanceof MoveItem => \in_array($item->move->id, ['push', 'post', 'clinch'], true),
+            $item instanceof StrikeItem => $item->strike->limb->isArm() || $item->strike->has(StrikeTrait::SetsUp),
+            $item instanceof MoveItem => MoveKind::Contact === $item->move->kind,
             default => $item instanceof FreeStrikes,
         };
     }

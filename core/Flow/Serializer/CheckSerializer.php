@@ -113,7 +113,7 @@ final readonly class CheckSerializer
             linkVerdict: $result->linkVerdict,
             lengthMs: (int) round($result->timing->length()),
             waitMs: (int) round($result->timing->waiting()),
-            summary: Summary::write($result),
+            summary: (new Summary($result))->write(),
             items: $this->items($result, $reading, $writer),
             links: array_map(
                 static fn (Link $link): LinkDocument => new LinkDocument($link, $result->timing),

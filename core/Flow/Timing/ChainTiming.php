@@ -34,7 +34,7 @@ final readonly class ChainTiming
     /** Returns what the link waits for, in plain words. */
     public function reason(Link $link): string
     {
-        return LinkReason::explain($this->chain->items, $link, $this->states[$link->to]);
+        return (new LinkReason($this->chain->items, $link, $this->states[$link->to]))->explain();
     }
 
     /**

@@ -89,7 +89,7 @@ final readonly class FlowModel
 
     private function link(Item $item, BodyState $state, float $ready): Link
     {
-        $bands = $item instanceof StrikeItem && !$item->feint ? self::bands($item, $state->range) : 0;
+        $bands = $item instanceof StrikeItem && !$item->feint ? $this->bands($item, $state->range) : 0;
         $parts = match (true) {
             $item instanceof StrikeItem => $this->missing($item, $state, $ready, $bands),
             $item instanceof MoveItem => $this->missingForMove(
@@ -108,7 +108,7 @@ final readonly class FlowModel
         $second = next($parts);
         $wait += false === $second ? 0.0 : $second / 2;
 
-        return new Link($state->count, $wait, self::verdict($wait, $state), $cause, $parts, $bands);
+        return new Link($state->count, $wait, $this->verdict($wait, $state), $cause, $parts, $bands);
     }
 
     /** @return array<string, float> ms still missing by cause, only those above 0 */
@@ -134,7 +134,7 @@ final readonly class FlowModel
         if ($feet > self::TOLERANCE_MS) {
             $parts[Cause::Feet->value] = $feet;
         }
-        $range = 0 === $bands ? 0.0 : self::range($state, $bands, $strike->ranges($item->target)[0] < $state->range);
+        $range = 0 === $bands ? 0.0 : $this->range($state, $bands, $strike->ranges($item->target)[0] < $state->range);
         if ($range > self::TOLERANCE_MS) {
             $parts[Cause::Range->value] = $range;
         }
@@ -211,7 +211,7 @@ final readonly class FlowModel
      * Returns the ms needed to close range bands. One band is drifted, unless a jab has stepped in already or the
      * opponent is held.
      */
-    private static function range(BodyState $state, int $bands, bool $nearer): float
+    private function range(BodyState $state, int $bands, bool $nearer): float
     {
         $body = $state->catalogue->body;
         $first = match (true) {
@@ -235,7 +235,7 @@ final readonly class FlowModel
         return $rules->calibration->catalogue()->body->flows * $tempo;
     }
 
-    private static function verdict(float $wait, BodyState $state): Verdict
+    private function verdict(float $wait, BodyState $state): Verdict
     {
         $body = $state->catalogue->body;
 
@@ -270,7 +270,7 @@ final readonly class FlowModel
         $load = $loadFrom + ($leaves - $loadFrom) * $puts;
         $turn = $state->turn + ($strike->leavesTurn - $state->turn) * $puts;
         if (!$item->feint) {
-            $range = self::nearest($item, $state->range);
+            $range = $this->nearest($item, $state->range);
             $state->held = $state->held && $range === $state->range;
             $state->range = $range;
         }
@@ -317,7 +317,7 @@ final readonly class FlowModel
 
     private function move(Item $item, BodyState $state, float $ready): void
     {
-        $state->loadFrom = self::loadAt($item, $state);
+        $state->loadFrom = $this->loadAt($item, $state);
         $state->start = $ready;
         $move = $item instanceof MoveItem ? $state->catalogue->moves[$item->move->id] : null;
         $duration = ($move->duration ?? $item->duration($state->catalogue->body)) * $state->tempo;
@@ -394,7 +394,7 @@ final readonly class FlowModel
     }
 
     /** Returns the load at the start of an item, including its wait. */
-    private static function loadAt(Item $item, BodyState $state): float
+    private function loadAt(Item $item, BodyState $state): float
     {
         $needs =
             $item instanceof MoveItem && $state->count > 0
@@ -404,13 +404,13 @@ final readonly class FlowModel
         return $state->load - ($needs?->gap($state->load) ?? 0.0);
     }
 
-    private static function bands(StrikeItem $item, int $range): int
+    private function bands(StrikeItem $item, int $range): int
     {
-        return abs(self::nearest($item, $range) - $range);
+        return abs($this->nearest($item, $range) - $range);
     }
 
     /** Returns the reachable range band nearest to the athlete. */
-    private static function nearest(StrikeItem $item, int $range): int
+    private function nearest(StrikeItem $item, int $range): int
     {
         $ranges = $item->strike->ranges($item->target);
 

@@ -13,7 +13,7 @@ use function Periplus\Core\Language\t;
 /**
  * Says in plain words what a link waits for: weight, hips and limbs before the range, longer waits before shorter ones.
  */
-final class LinkReason
+final readonly class LinkReason
 {
     /** Share of the longest part from which the second one is named too. */
     private const MIN_SHARE_OF_SECOND = 0.2;
@@ -22,14 +22,19 @@ final class LinkReason
      * @param list<Item> $items of the chain, as far as the later item of the link
      * @param BodyState $state the body as that item found it
      */
-    public static function explain(array $items, Link $link, BodyState $state): string
+    public function __construct(private array $items, private Link $link, private BodyState $state)
     {
-        [$index, $parts, $bands] = [$link->to, $link->parts, $link->bands];
+    }
+
+    public function explain(): string
+    {
+        [$items, $state] = [$this->items, $this->state];
+        [$index, $parts] = [$this->link->to, $this->link->parts];
         $item = $items[$index];
         if (!$item instanceof StrikeItem) {
             return [] === $parts || !($item instanceof MoveItem)
                 ? t('The {item} follows at once.', item: $item->name())
-                : self::ofMove($items, $item, array_keys(self::worthSaying($parts)), $state);
+                : $this->ofMove($item, array_keys($this->worthSaying($parts)));
         }
         if ($item->joined && isset($parts[Cause::Turn->value])) {
             return t(
@@ -42,7 +47,7 @@ final class LinkReason
         if ([] === $parts) {
             return t('Weight and hips are where the {strike} needs them.', strike: $item->strike->name);
         }
-        $causes = array_map(Cause::from(...), array_keys(self::worthSaying($parts)));
+        $causes = array_map(Cause::from(...), array_keys($this->worthSaying($parts)));
         // Coaches ask about weight and hips first; a step mends the range.
         usort(
             $causes,
@@ -59,32 +64,32 @@ final class LinkReason
         ) {
             return t(
                 '{hips} and {weight}{since}; the {again} needs time to reset weight and hips.',
-                hips: ucfirst(self::hips($item, $state)),
-                weight: self::weight($item, $state),
-                since: self::since($items, $state->turnBy),
-                again: self::again($items, $item, $state->turnBy),
+                hips: ucfirst($this->hips($item)),
+                weight: $this->weight($item),
+                since: $this->since($state->turnBy),
+                again: $this->again($item, $state->turnBy),
             );
         }
         $clauses = array_map(
-            static fn (Cause $cause): string => match ($cause) {
-                Cause::Limb => self::limb($item, $state),
+            fn (Cause $cause): string => match ($cause) {
+                Cause::Limb => $this->limb($item),
                 Cause::Load => t(
                     '{weight}{since}; the {again} needs it {word}',
-                    weight: self::weight($item, $state),
-                    since: self::since($items, $state->loadBy),
-                    again: self::again($items, $item, $state->loadBy),
+                    weight: $this->weight($item),
+                    since: $this->since($state->loadBy),
+                    again: $this->again($item, $state->loadBy),
                     word: $state->catalogue->strikes[$item->strike->id]->needsLoad->gap($state->load) > 0
                         ? t('further back')
                         : t('further forward'),
                 ),
                 Cause::Turn => t(
                     '{hips}{since}; the {again} needs them back',
-                    hips: self::hips($item, $state),
-                    since: self::since($items, $state->turnBy),
-                    again: self::again($items, $item, $state->turnBy),
+                    hips: $this->hips($item),
+                    since: $this->since($state->turnBy),
+                    again: $this->again($item, $state->turnBy),
                 ),
-                Cause::Feet => self::feet($items, $item, $state),
-                Cause::Range => self::range($items[$index - 1], $item, $bands, $state),
+                Cause::Feet => $this->feet($item),
+                Cause::Range => $this->range($items[$index - 1], $item),
                 Cause::Head => throw new \LogicException('A strike does not wait for the head.'),
             },
             $causes,
@@ -93,19 +98,17 @@ final class LinkReason
         return implode(' ', array_map(static fn (string $clause): string => ucfirst($clause).'.', $clauses));
     }
 
-    /**
-     * @param list<Item> $items
-     * @param list<string> $causes the longest first
-     */
-    private static function ofMove(array $items, MoveItem $item, array $causes, BodyState $state): string
+    /** @param list<string> $causes the longest first */
+    private function ofMove(MoveItem $item, array $causes): string
     {
+        $state = $this->state;
         $name = $item->name();
         $weight = $state->load > 0.5 ? 'front' : 'back';
         $clauses = array_map(
-            static fn (string $cause): string => match (Cause::from($cause)) {
+            fn (string $cause): string => match (Cause::from($cause)) {
                 Cause::Head => t(
                     'the head is already there{since}; it has to come back before the {name}',
-                    since: self::since($items, $state->turnBy),
+                    since: $this->since($state->turnBy),
                     name: $name,
                 ),
                 Cause::Limb => t(
@@ -116,7 +119,7 @@ final class LinkReason
                 default => t(
                     'the weight is still over the {weight} foot{since}; the {name} needs it off that foot',
                     weight: $weight,
-                    since: self::since($items, $state->loadBy),
+                    since: $this->since($state->loadBy),
                     name: $name,
                 ),
             },
@@ -133,14 +136,14 @@ final class LinkReason
      *
      * @return array<string, float>
      */
-    private static function worthSaying(array $parts): array
+    private function worthSaying(array $parts): array
     {
         $least = self::MIN_SHARE_OF_SECOND * array_sum(\array_slice($parts, 0, 1));
 
         return array_filter(\array_slice($parts, 0, 2), static fn (float $ms): bool => $ms >= $least);
     }
 
-    private static function limb(StrikeItem $item, BodyState $state): string
+    private function limb(StrikeItem $item): string
     {
         [$role, $name] = [$item->strike->role->value, $item->strike->name];
         if (!$item->strike->limb->isArm()) {
@@ -151,19 +154,25 @@ final class LinkReason
             );
         }
 
-        return t('the {role} hand is still on its way back', role: $role)
-            .($state->limb($item) === $state->lastLimb ? t(', and the {name} needs it again', name: $name) : '');
+        $again = $this->state->limb($item) === $this->state->lastLimb
+            ? t(', and the {name} needs it again', name: $name)
+            : '';
+
+        return t('the {role} hand is still on its way back', role: $role).$again;
     }
 
-    private static function weight(StrikeItem $item, BodyState $state): string
+    private function weight(StrikeItem $item): string
     {
+        $state = $this->state;
+
         return $state->catalogue->strikes[$item->strike->id]->needsLoad->gap($state->load) > 0
             ? t('the weight is still over the front foot')
             : t('the weight is still over the back foot');
     }
 
-    private static function hips(StrikeItem $item, BodyState $state): string
+    private function hips(StrikeItem $item): string
     {
+        $state = $this->state;
         $turn = $state->limb($item) === $state->changedLimb ? $state->changedTurn : $state->turn;
 
         return $state->catalogue->strikes[$item->strike->id]->needsTurn($item->target)->gap($turn) > 0
@@ -171,23 +180,23 @@ final class LinkReason
             : t('the hips are still turned to the lead side');
     }
 
-    /** @param list<Item> $items */
-    private static function feet(array $items, StrikeItem $item, BodyState $state): string
+    private function feet(StrikeItem $item): string
     {
-        return null === $state->crossedBy
+        return null === $this->state->crossedBy
             ? t('the other leg is still in the air; the {strike} needs a foot to stand on', strike: $item->strike->name)
             : t(
                 'the feet are still crossed from the {items}; the stance has to close before the {strike}',
-                items: $items[$state->crossedBy]->name(),
+                items: $this->items[$this->state->crossedBy]->name(),
                 strike: $item->strike->name,
             );
     }
 
-    private static function range(Item $before, StrikeItem $item, int $bands, BodyState $state): string
+    private function range(Item $before, StrikeItem $item): string
     {
-        $nearer = $item->strike->ranges($item->target)[0] < $state->range;
+        $bands = $this->link->bands;
+        $nearer = $item->strike->ranges($item->target)[0] < $this->state->range;
         $where = $nearer ? 'nearer' : t('further out');
-        if ($state->held && !$nearer) {
+        if ($this->state->held && !$nearer) {
             return t(
                 'the {strike} works {word} further out than the hold; that needs a push or a step back',
                 strike: $item->strike->name,
@@ -212,20 +221,15 @@ final class LinkReason
         );
     }
 
-    /** @param list<Item> $items */
-    private static function since(array $items, ?int $by): string
+    private function since(?int $by): string
     {
-        return null === $by ? '' : t(' from the {item}', item: $items[$by]->name());
+        return null === $by ? '' : t(' from the {item}', item: $this->items[$by]->name());
     }
 
-    /**
-     * Returns "next cross" when the strike in the way is the same one.
-     *
-     * @param list<Item> $items
-     */
-    private static function again(array $items, StrikeItem $item, ?int $by): string
+    /** Returns "next cross" when the strike in the way is the same one. */
+    private function again(StrikeItem $item, ?int $by): string
     {
-        $before = null === $by ? null : $items[$by];
+        $before = null === $by ? null : $this->items[$by];
 
         return $before instanceof StrikeItem && $before->strike === $item->strike
             ? t('next {strike}', strike: $item->strike->name)

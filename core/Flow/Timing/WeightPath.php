@@ -14,6 +14,7 @@ use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\StrikeTrait;
 
 /**
  * Derives from the timing of a chain which feet are down when and where the weight should go: the input of the balance.
@@ -65,7 +66,7 @@ final class WeightPath
         $impact = (float) $moment->impact;
         $lifted = $moment->start + $this->athlete->footing->lift * ($impact - $moment->start);
         $stands = $item->strike->standsOn;
-        $underBody = 'switch kick' === $item->strike->family || 'switch knee' === $item->strike->family;
+        $underBody = $item->strike->has(StrikeTrait::UnderBody);
         $over = $underBody ? 0.5 : (Role::Lead === $stands ? 1.0 : 0.0);
         $reach = Limb::Knee === $item->strike->limb ? $this->athlete->kneeUp : $this->athlete->legOut;
         $holding = self::CLINCH === $moment->range;

@@ -99,9 +99,7 @@ final class ReminderChoice
         $topics[] = match (true) {
             Limb::Elbow === $strike->limb => 'elbow',
             Limb::Knee === $strike->limb => 'knee',
-            'shovel hook' === $strike->family => 'uppercut',
-            'leaping straight' === $strike->family => 'straight',
-            default => $strike->family,
+            default => $strike->topic ?? $strike->family,
         };
 
         return $topics;

@@ -56,8 +56,8 @@ final class Composer
     {
         $w = $this->wishes;
         $locked = new WrittenPlan($w->locked);
-        $warmUp = 30 * self::clamp(intdiv($w->minutes * 60 * 12, 3000), 6, 20);
-        $coolDown = 30 * self::clamp(intdiv($w->minutes * 60 * 7, 3000), 4, 10);
+        $warmUp = 30 * $this->clamp(intdiv($w->minutes * 60 * 12, 3000), 6, 20);
+        $coolDown = 30 * $this->clamp(intdiv($w->minutes * 60 * 7, 3000), 4, 10);
         $conditioning = $w->minutes >= 60 ? 300 : 0;
         $blocks = [$this->part($locked, BlockKind::WarmUp, $warmUp)];
         $after = $conditioning > 0 ? [$this->part($locked, BlockKind::Conditioning, $conditioning)] : [];
@@ -71,7 +71,7 @@ final class Composer
             ],
         ]);
         $left = 60 * $w->minutes - PlanReader::seconds($others->read());
-        $count = self::clamp(intdiv($left + $w->rest, $w->work + $w->rest), self::MIN_ROUNDS, self::MAX_ROUNDS);
+        $count = $this->clamp(intdiv($left + $w->rest, $w->work + $w->rest), self::MIN_ROUNDS, self::MAX_ROUNDS);
         $rounds = $this->balanced($this->rounds($locked, $count));
         $plan = [
             'name' => t('{course}: {aim}', course: $w->course, aim: $w->aim->title()),
@@ -166,7 +166,7 @@ final class Composer
                 }
             }
         }
-        $wanted = self::clamp(intdiv($count + 1, 2), 2, 6);
+        $wanted = $this->clamp(intdiv($count + 1, 2), 2, 6);
         $choices = [];
         $selection = new Selection($this->wishes);
         $flowing = $selection->flowing($this->candidates);
@@ -285,7 +285,7 @@ final class Composer
         $sides = array_map($this->sides(...), $rounds);
         $flips = 0;
         while ($flips < intdiv(\count($rounds), 2)) {
-            [$best, $index] = [self::share($sides), null];
+            [$best, $index] = [$this->share($sides), null];
             foreach ($sides as $number => [$left, $right]) {
                 if (
                     0 === $number
@@ -294,12 +294,12 @@ final class Composer
                 ) {
                     continue;
                 }
-                $share = self::share(array_replace($sides, [$number => [$right, $left]]));
+                $share = $this->share(array_replace($sides, [$number => [$right, $left]]));
                 if ($share < $best - 0.005) {
                     [$best, $index] = [$share, $number];
                 }
             }
-            if (null === $index || self::share($sides) <= self::BALANCED_SHARE) {
+            if (null === $index || $this->share($sides) <= self::BALANCED_SHARE) {
                 break;
             }
             $sides[$index] = [$sides[$index][1], $sides[$index][0]];
@@ -342,7 +342,7 @@ final class Composer
     }
 
     /** @param array<int, array{float, float}> $sides */
-    private static function share(array $sides): float
+    private function share(array $sides): float
     {
         $left = array_sum(array_column($sides, 0));
         $right = array_sum(array_column($sides, 1));
@@ -355,7 +355,7 @@ final class Composer
         $this->reasons[] = ['place' => $place, 'message' => $message];
     }
 
-    private static function clamp(int $value, int $least, int $most): int
+    private function clamp(int $value, int $least, int $most): int
     {
         return max($least, min($most, $value));
     }

@@ -56,25 +56,25 @@ enum MinuteTheme: string
     {
         return match ($this) {
             self::Jab => 2
-                <= self::count(
+                <= $this->count(
                     $chain,
                     static fn (Item $item): bool => $item instanceof StrikeItem && 'jab' === $item->strike->id,
                 ),
             self::RearHand => 2
-                <= self::count(
+                <= $this->count(
                     $chain,
                     static fn (Item $item): bool => $item instanceof StrikeItem
                         && Limb::Hand === $item->strike->limb
                         && Role::Rear === $item->strike->role,
                 ),
             self::Slipping => 1
-                <= self::count(
+                <= $this->count(
                     $chain,
                     static fn (Item $item): bool => $item instanceof MoveItem
                         && \in_array($item->move->head, [Head::Lead, Head::Rear], true),
                 ),
             self::Ducking => 1
-                <= self::count(
+                <= $this->count(
                     $chain,
                     static fn (Item $item): bool => $item instanceof MoveItem && Head::Low === $item->move->head,
                 ),
@@ -83,7 +83,7 @@ enum MinuteTheme: string
             self::Angles => Theme::Angles->holds($chain),
             // Bands 1 and 2 are clinch and hook range.
             self::Inside => 1
-                <= self::count(
+                <= $this->count(
                     $chain,
                     static fn (Item $item): bool => $item instanceof StrikeItem
                         && max($item->strike->ranges($item->target)) <= 2,
@@ -92,7 +92,7 @@ enum MinuteTheme: string
     }
 
     /** @param \Closure(Item): bool $is */
-    private static function count(Chain $chain, \Closure $is): int
+    private function count(Chain $chain, \Closure $is): int
     {
         return \count(array_filter($chain->items, $is));
     }

@@ -54,7 +54,7 @@ final readonly class Parameters
     {
         $value = $this->values[$name] ?? null;
 
-        return \is_int($value) ? $value : throw self::missing($name);
+        return \is_int($value) ? $value : throw $this->missing($name);
     }
 
     /** @return list<int> */
@@ -62,14 +62,14 @@ final readonly class Parameters
     {
         $value = $this->values[$name] ?? null;
 
-        return \is_array($value) ? array_values(array_filter($value, \is_int(...))) : throw self::missing($name);
+        return \is_array($value) ? array_values(array_filter($value, \is_int(...))) : throw $this->missing($name);
     }
 
     public function text(string $name): string
     {
         $value = $this->values[$name] ?? null;
 
-        return \is_string($value) ? $value : throw self::missing($name);
+        return \is_string($value) ? $value : throw $this->missing($name);
     }
 
     /** @return list<string> */
@@ -77,14 +77,14 @@ final readonly class Parameters
     {
         $value = $this->values[$name] ?? null;
 
-        return \is_array($value) ? array_values(array_filter($value, \is_string(...))) : throw self::missing($name);
+        return \is_array($value) ? array_values(array_filter($value, \is_string(...))) : throw $this->missing($name);
     }
 
     public function flag(string $name): bool
     {
         $value = $this->values[$name] ?? null;
 
-        return \is_bool($value) ? $value : throw self::missing($name);
+        return \is_bool($value) ? $value : throw $this->missing($name);
     }
 
     /** @return int|bool|string|list<int>|list<string>|null null when it cannot be taken */
@@ -150,7 +150,7 @@ final readonly class Parameters
             };
     }
 
-    private static function missing(string $name): \LogicException
+    private function missing(string $name): \LogicException
     {
         return new \LogicException(\sprintf('The drill does not name the parameter "%s" of that kind.', $name));
     }

@@ -54,7 +54,7 @@ final readonly class Alternate implements Drill
     {
         $cues = [$run->show(0, CueKind::Show, $run->chain())];
         $stance = $run->stance;
-        foreach (self::stretches($run) as $index => [$from]) {
+        foreach ($this->stretches($run) as $index => [$from]) {
             $cues[] = $run->show(
                 $from,
                 CueKind::Stance,
@@ -71,14 +71,14 @@ final readonly class Alternate implements Drill
     public function portions(DrillRun $run): iterable
     {
         $stance = $run->stance;
-        foreach (self::stretches($run) as [, $ms]) {
+        foreach ($this->stretches($run) as [, $ms]) {
             yield Portion::repeated($run->chain(), $ms, $stance);
             $stance = $stance->flipped();
         }
     }
 
     /** @return list<array{int, int}> from and for how long, in ms */
-    private static function stretches(DrillRun $run): array
+    private function stretches(DrillRun $run): array
     {
         $ms = $run->parameters->whole('times') * $run->period($run->chain());
         $stretches = [];

@@ -63,7 +63,7 @@ final readonly class Pyramid implements Drill
 
     public function cues(DrillRun $run): iterable
     {
-        $counts = self::counts($run->parameters->whole('top'));
+        $counts = $this->counts($run->parameters->whole('top'));
         $ms = intdiv($run->ms(), \count($counts));
 
         return array_map(
@@ -79,14 +79,14 @@ final readonly class Pyramid implements Drill
             Portion::free(
                 $run->ms(),
                 $run->stance,
-                array_sum(self::counts($run->parameters->whole('top'))),
+                array_sum($this->counts($run->parameters->whole('top'))),
                 weapons: WeaponChoices::limbs($run->parameters->choices('weapons')),
             ),
         ];
     }
 
     /** @return non-empty-list<int> */
-    private static function counts(int $top): array
+    private function counts(int $top): array
     {
         return [...range(1, $top), ...range($top - 1, 1)];
     }

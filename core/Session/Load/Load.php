@@ -8,6 +8,7 @@ use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Strike;
+use Periplus\Core\Technique\StrikeTrait;
 use Periplus\Core\Technique\Target;
 
 /** The load of a session for one athlete: strikes by side, limb, weapon and target, and minutes by stance. */
@@ -67,12 +68,14 @@ final class Load
             $this->partnerHead += Medium::Partner === $medium && Target::Head === $target ? $times : 0.0;
         }
         if (
-            \in_array($family, ['round kick', 'switch kick'], true)
+            true === $strike?->has(StrikeTrait::LandsWithShin)
             && \in_array($medium, [Medium::Bag, Medium::Partner], true)
         ) {
             $this->shins[$side->value] += $times;
         }
-        $this->uppercutsOnBag += 'uppercut' === $family && Medium::Bag === $medium ? $times : 0.0;
+        $this->uppercutsOnBag += true === $strike?->has(StrikeTrait::BendsWrist) && Medium::Bag === $medium
+            ? $times
+            : 0.0;
     }
 
     /** Adds free strikes, whose side is unknown. */

@@ -121,7 +121,7 @@ final class DrilledCounter
         $ms = $portion->ms * $times;
         $isOther = RoundStance::Other === $portion->stance;
         $level = null === $segment->track ? null : $programme->plan->level($segment->track);
-        $of = null === $portion->chain ? null : self::combination($segment->set->combinations ?? [], $portion->chain);
+        $of = null === $portion->chain ? null : $this->combination($segment->set->combinations ?? [], $portion->chain);
         $thrown =
             null === $portion->chain
                 ? null
@@ -144,8 +144,8 @@ final class DrilledCounter
         $key = implode(' ', [
             $level ?? '-',
             $run->options->medium->value,
-            $of->id ?? self::key($of->inStance->chain ?? null),
-            self::key($portion->chain),
+            $of->id ?? $this->key($of->inStance->chain ?? null),
+            $this->key($portion->chain),
         ]);
         $this->drilled[$key] = isset($this->drilled[$key]) ? $this->drilled[$key]->and($drilled) : $drilled;
     }
@@ -156,16 +156,16 @@ final class DrilledCounter
      *
      * @param list<PlannedCombination> $combinations
      */
-    private static function combination(array $combinations, Chain $chain): ?PlannedCombination
+    private function combination(array $combinations, Chain $chain): ?PlannedCombination
     {
-        $key = self::key($chain);
+        $key = $this->key($chain);
         foreach ($combinations as $combination) {
-            if (self::key($combination->inStance->chain) === $key) {
+            if ($this->key($combination->inStance->chain) === $key) {
                 return $combination;
             }
         }
         foreach ($combinations as $combination) {
-            if (str_starts_with(self::key($combination->inStance->chain).' ', $key.' ')) {
+            if (str_starts_with($this->key($combination->inStance->chain).' ', $key.' ')) {
                 return $combination;
             }
         }
@@ -173,7 +173,7 @@ final class DrilledCounter
         return 1 === \count($combinations) ? $combinations[0] : null;
     }
 
-    private static function key(?Chain $chain): string
+    private function key(?Chain $chain): string
     {
         return null === $chain
             ? ''

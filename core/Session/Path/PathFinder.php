@@ -22,11 +22,11 @@ final readonly class PathFinder
      *
      * @return list<Stage>|null the target last; null when there is no path, or none within the bounds
      */
-    public static function shortest(Known $known, Stage $target, array $stages): ?array
+    public function shortest(Known $known, Stage $target, array $stages): ?array
     {
-        $useful = self::useful($known, $target, $stages);
+        $useful = $this->useful($known, $target, $stages);
         /** @var array<int, list<array{Known, list<Stage>}>> $open by the length that a path through it has at least */
-        $open = [self::atLeast($known, $target) => [[$known, []]]];
+        $open = [$this->atLeast($known, $target) => [[$known, []]]];
         $seen = [$known->key() => 0];
         $looked = 0;
         while ([] !== $open) {
@@ -61,7 +61,7 @@ final readonly class PathFinder
                 }
                 $brought[$key] = true;
                 $seen[$key] = \count($path) + 1;
-                $open[\count($path) + 1 + self::atLeast($then, $target)][] = [$then, [...$path, $stage]];
+                $open[\count($path) + 1 + $this->atLeast($then, $target)][] = [$then, [...$path, $stage]];
             }
         }
 
@@ -73,7 +73,7 @@ final readonly class PathFinder
      *
      * @param list<Stage> $stages
      */
-    public static function reachable(Known $known, array $stages): Known
+    public function reachable(Known $known, array $stages): Known
     {
         do {
             $before = \count($known->links) + \count($known->weapons);
@@ -88,7 +88,7 @@ final readonly class PathFinder
     }
 
     /** Returns the minimum number of steps that are missing: one for each thing, including the target. */
-    private static function atLeast(Known $known, Stage $target): int
+    private function atLeast(Known $known, Stage $target): int
     {
         return max(1, $target->isNew($known));
     }
@@ -100,15 +100,15 @@ final readonly class PathFinder
      *
      * @return list<Stage>
      */
-    private static function useful(Known $known, Stage $target, array $stages): array
+    private function useful(Known $known, Stage $target, array $stages): array
     {
-        $reachable = self::reachable($known, $stages);
-        $wanted = self::missing($target, $known);
+        $reachable = $this->reachable($known, $stages);
+        $wanted = $this->missing($target, $known);
         $useful = [];
         do {
             $before = \count($useful);
             foreach ($stages as $index => $stage) {
-                $brings = self::missing($stage, $known);
+                $brings = $this->missing($stage, $known);
                 if (
                     !isset($useful[$index])
                     && [] !== $brings
@@ -126,7 +126,7 @@ final readonly class PathFinder
     }
 
     /** @return array<string, true> links and weapons of it that are not known */
-    private static function missing(Stage $stage, Known $known): array
+    private function missing(Stage $stage, Known $known): array
     {
         return array_diff_key($stage->links, $known->links) + array_diff_key($stage->weapons, $known->weapons);
     }

@@ -78,14 +78,14 @@ final class PlanReader
         $head = new SessionPlan(
             $fields->text('name', t('The name'), 120),
             $fields->optional('minutes', t('The length in minutes'), 1, SessionPlan::MAX_SECONDS / 60),
-            self::named($fields, 'rules', $rules, 'all-limbs'),
+            $this->named($fields, 'rules', $rules, 'all-limbs'),
             $fields->choice('group', t('The group'), Group::Open),
             $fields->choice('medium', t('The medium'), Medium::Shadow),
             $fields->whole('level', t('The level'), 1, 3, 2),
             $fields->number('tempo', t('The tempo'), CheckOptions::FASTEST, CheckOptions::SLOWEST, 1.0),
             $fields->whole('seed', t('The seed'), 0, 2_147_483_647, 1),
-            self::named($fields, 'numbering', $numberings, 'parity'),
-            self::tracks($fields),
+            $this->named($fields, 'numbering', $numberings, 'parity'),
+            $this->tracks($fields),
             [],
         );
         $blocks = [];
@@ -154,7 +154,7 @@ final class PlanReader
                     [],
                 )
                 : $plan,
-            self::once($fields->problems()),
+            $this->once($fields->problems()),
         );
     }
 
@@ -165,7 +165,7 @@ final class PlanReader
      *
      * @return list<PlanProblem>
      */
-    private static function once(array $problems): array
+    private function once(array $problems): array
     {
         $once = [];
         foreach ($problems as $problem) {
@@ -287,7 +287,7 @@ final class PlanReader
         );
         $seconds =
             $fields->optional('seconds', t('The work of a round in seconds'), 5, self::MAX_ROUND_SECONDS)
-            ?? self::sum($sets);
+            ?? $this->sum($sets);
         if (null === $seconds) {
             $fields->problem(
                 t('This round has no length. Give it seconds, or give them to each of its sets.'),
@@ -415,7 +415,7 @@ final class PlanReader
                     'pattern',
                 );
             } else {
-                $windows = self::windows($pattern, intdiv($cycle, $sum));
+                $windows = $this->windows($pattern, intdiv($cycle, $sum));
             }
         }
         $lane = new Lane($windows, []);
@@ -437,7 +437,7 @@ final class PlanReader
      *
      * @return list<array{int, int}>
      */
-    private static function windows(array $pattern, int $times): array
+    private function windows(array $pattern, int $times): array
     {
         $windows = [];
         $offset = 0;
@@ -454,7 +454,7 @@ final class PlanReader
     }
 
     /** @param list<PlanFields> $sets */
-    private static function sum(array $sets): ?int
+    private function sum(array $sets): ?int
     {
         $sum = 0;
         foreach ($sets as $set) {
@@ -704,7 +704,7 @@ final class PlanReader
     }
 
     /** @return list<Track> */
-    private static function tracks(PlanFields $fields): array
+    private function tracks(PlanFields $fields): array
     {
         return array_map(
             static fn (PlanFields $track): Track => new Track(
@@ -727,7 +727,7 @@ final class PlanReader
      *
      * @return T
      */
-    private static function named(PlanFields $fields, string $field, array $all, string $usual): mixed
+    private function named(PlanFields $fields, string $field, array $all, string $usual): mixed
     {
         $id = $fields->text($field, '"'.$field.'"', 40, $usual);
         if (!isset($all[$id])) {

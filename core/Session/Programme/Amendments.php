@@ -40,8 +40,8 @@ final readonly class Amendments
             + \count(
                 array_filter(
                     $this->list,
-                    static fn (Amendment $one): bool => AmendmentKind::Again === $one->kind
-                        && self::isRound($one->place, $place),
+                    fn (Amendment $one): bool => AmendmentKind::Again === $one->kind
+                        && $this->isRound($one->place, $place),
                 ),
             );
     }
@@ -50,7 +50,7 @@ final readonly class Amendments
     public function round(Round $round, Place $place): Round
     {
         foreach ($this->list as $one) {
-            if (!self::isRound($one->place, $place)) {
+            if (!$this->isRound($one->place, $place)) {
                 continue;
             }
             if (AmendmentKind::Longer === $one->kind && $one->place->repeat === $place->repeat) {
@@ -68,7 +68,7 @@ final readonly class Amendments
         return $round;
     }
 
-    private static function isRound(Place $one, Place $other): bool
+    private function isRound(Place $one, Place $other): bool
     {
         return null !== $one->round && $one->block === $other->block && $one->round === $other->round;
     }

@@ -70,7 +70,7 @@ final class ProgrammeBuilder
                     SegmentKind::Changeover,
                     new Place($number),
                 );
-                $this->cues[] = self::cue(
+                $this->cues[] = $this->cue(
                     new DrillCue(
                         0,
                         CueKind::Changeover,
@@ -157,14 +157,14 @@ final class ProgrammeBuilder
         string $title,
         ?Round $next,
     ): void {
-        $pieces = self::pieces($lane);
+        $pieces = $this->pieces($lane);
         $clock = 0;
         foreach ($lane->windows as $number => [$from, $to]) {
             if ($from >= $whole) {
                 break;
             }
             $this->rest($clock, $from, $start, $track, $place, null);
-            $this->cues[] = self::cue(
+            $this->cues[] = $this->cue(
                 new DrillCue(
                     0,
                     CueKind::Bell,
@@ -209,7 +209,7 @@ final class ProgrammeBuilder
                     );
                 }
                 foreach ($cues as $cue) {
-                    $this->cues[] = self::cue($cue, $start + 1000 * $pieceFrom + $cue->atMs, $track, $here);
+                    $this->cues[] = $this->cue($cue, $start + 1000 * $pieceFrom + $cue->atMs, $track, $here);
                 }
             }
             $filled = [] === $pieces[$number] ? $from : $pieces[$number][\count($pieces[$number]) - 1][2];
@@ -252,7 +252,7 @@ final class ProgrammeBuilder
         foreach (null === $track && [] !== $next->lanes ? array_keys($this->plan->tracks) : [$track] as $of) {
             $first = $this->first($next, $of);
             if (null !== $first) {
-                $this->cues[] = self::cue($first->announced(), $offsetMs, $of, $place);
+                $this->cues[] = $this->cue($first->announced(), $offsetMs, $of, $place);
             }
         }
     }
@@ -269,7 +269,7 @@ final class ProgrammeBuilder
         $first =
             isset($cues[0]) && CueKind::Call !== $cues[0]->kind ? $cues[0] : new DrillCue(0, CueKind::Show, $title);
         $announced = max($earliest, $offsetMs - (int) (1000 * SessionValues::builtIn()->value('announce')));
-        $this->cues[] = self::cue($first->announced(), $announced, $track, $place);
+        $this->cues[] = $this->cue($first->announced(), $announced, $track, $place);
         $this->cues[] = new Cue($offsetMs, $track, CueKind::Change, $title, $place);
     }
 
@@ -283,7 +283,7 @@ final class ProgrammeBuilder
      *     bool,
      * }>> for each window: which set, from and to in s of the round, and whether it begins there
      */
-    private static function pieces(Lane $lane): array
+    private function pieces(Lane $lane): array
     {
         $pieces = [];
         $set = 0;
@@ -340,7 +340,7 @@ final class ProgrammeBuilder
             : $cue;
     }
 
-    private static function cue(DrillCue $cue, int $offsetMs, ?int $track, Place $place): Cue
+    private function cue(DrillCue $cue, int $offsetMs, ?int $track, Place $place): Cue
     {
         return new Cue(
             $offsetMs,

@@ -108,7 +108,7 @@ final readonly class ReturnFire
         $defences = [];
         foreach ($this->row($strike)['defences'] as $row) {
             $moves = array_map(
-                fn (string $move): MoveItem => new MoveItem($this->catalogue->move(self::sided($move, $near))),
+                fn (string $move): MoveItem => new MoveItem($this->catalogue->move($this->sided($move, $near))),
                 $row['moves'],
             );
             $items = [...$inStance->chain->items, ...$moves];
@@ -140,7 +140,7 @@ final readonly class ReturnFire
         return $model->take($state, $move);
     }
 
-    private static function sided(string $move, Role $near): string
+    private function sided(string $move, Role $near): string
     {
         return strtr($move, ['-near' => '-'.$near->value, '-far' => '-'.$near->other()->value]);
     }

@@ -63,7 +63,7 @@ final readonly class Commands
         return new RunChange(
             $state,
             $this->name($place).' '.$segment->fromMs,
-            Amendment::longer(self::round($place), $offset, intdiv(self::LONGER_MS, 1000)),
+            Amendment::longer($this->round($place), $offset, intdiv(self::LONGER_MS, 1000)),
         );
     }
 
@@ -77,7 +77,7 @@ final readonly class Commands
             throw new CommandRefused(t('A session lasts twelve hours at most.'));
         }
 
-        return new RunChange($state, $this->name($place), Amendment::again(self::round($place)));
+        return new RunChange($state, $this->name($place), Amendment::again($this->round($place)));
     }
 
     private function swap(RunState $state, RunCommand $command, int $now): RunChange
@@ -148,7 +148,7 @@ final readonly class Commands
         )) - $this->start($place);
     }
 
-    private static function round(Place $place): Place
+    private function round(Place $place): Place
     {
         return new Place($place->block, $place->round, $place->repeat);
     }

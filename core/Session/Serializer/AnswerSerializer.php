@@ -20,7 +20,11 @@ use function Periplus\Core\Language\t;
 /** Finds the opponent's answers to a chain, the defences and the counters. */
 final readonly class AnswerSerializer
 {
-    public static function serialize(ReadChain $chain, CheckOptions $options): AnswersDocument
+    public function __construct(private ReturnFire $returnFire)
+    {
+    }
+
+    public function serialize(ReadChain $chain, CheckOptions $options): AnswersDocument
     {
         if (null === $chain->inStance) {
             return new AnswersDocument([], array_map(
@@ -32,17 +36,17 @@ final readonly class AnswerSerializer
                 $chain->reading->problems,
             ));
         }
-        $answers = ReturnFire::builtIn()->answers($chain->inStance, $options);
+        $answers = $this->returnFire->answers($chain->inStance, $options);
         $writer = new Writer($chain->text->readIn);
 
         return new AnswersDocument(
             array_map(
-                static fn (Answer $answer): AnswerDocument => new AnswerDocument(
+                fn (Answer $answer): AnswerDocument => new AnswerDocument(
                     $writer->item($answer->strike, $answer->opponent),
                     Words::bySide()->item($answer->strike, $answer->opponent),
                     $answer->opponent,
                     array_map(
-                        static fn (Defence $defence): DefenceDocument => self::defence($defence, $writer),
+                        fn (Defence $defence): DefenceDocument => $this->defence($defence, $writer),
                         $answer->defences,
                     ),
                 ),
@@ -58,7 +62,7 @@ final readonly class AnswerSerializer
         );
     }
 
-    private static function defence(Defence $defence, Writer $writer): DefenceDocument
+    private function defence(Defence $defence, Writer $writer): DefenceDocument
     {
         $text = static fn (Item $item): string => $writer->item($item, $defence->stance);
         $words = static fn (Item $item): string => Words::bySide()->item($item, $defence->stance);

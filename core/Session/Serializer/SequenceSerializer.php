@@ -19,12 +19,16 @@ use function Periplus\Core\Language\t;
 /** Orders chains. */
 final readonly class SequenceSerializer
 {
+    public function __construct(private Reader $reader, private Check $check)
+    {
+    }
+
     /** @param list<ChainToOrder> $chains */
-    public static function serialize(array $chains, Numbering $numbering, CheckOptions $options): SequenceDocument
+    public function serialize(array $chains, Numbering $numbering, CheckOptions $options): SequenceDocument
     {
         $stops = $problems = [];
         foreach ($chains as $line => $chain) {
-            $read = Reader::builtIn()->read($chain->text, $numbering, $chain->stance);
+            $read = $this->reader->read($chain->text, $numbering, $chain->stance);
             if (null === $read->chain) {
                 $problems[] = new SequenceProblem($line, t(
                     'Line {line}, "{text}": {value}',
@@ -35,7 +39,7 @@ final readonly class SequenceSerializer
                 continue;
             }
             $level = $chain->level ?? Scale::builtIn()->difficulty(
-                Check::builtIn()->run(new ChainInStance($read->chain, $chain->stance), $options),
+                $this->check->run(new ChainInStance($read->chain, $chain->stance), $options),
                 $options->tempo,
             )->level;
             $stops[] = new Stop($read->chain, $level);
@@ -47,11 +51,11 @@ final readonly class SequenceSerializer
             ));
         }
 
-        return [] === $problems ? self::ordered($stops) : new SequenceDocument($problems);
+        return [] === $problems ? $this->ordered($stops) : new SequenceDocument($problems);
     }
 
     /** @param list<Stop> $stops */
-    private static function ordered(array $stops): SequenceDocument
+    private function ordered(array $stops): SequenceDocument
     {
         $order = Sequencer::order($stops);
         $shared = [];

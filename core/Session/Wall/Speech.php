@@ -40,14 +40,14 @@ final readonly class Speech
 
         return match ($cue->kind) {
             CueKind::Call, CueKind::LastCall, CueKind::Rung, CueKind::Step => $chain,
-            CueKind::Next => 'next: '.($chain ?? self::plain($cue->short)),
+            CueKind::Next => 'next: '.($chain ?? $this->plain($cue->short)),
             CueKind::Change => 'switch',
             CueKind::Stance,
             CueKind::Theme,
             CueKind::Side,
             CueKind::Phase,
             CueKind::Count,
-            CueKind::Exercise => self::plain($cue->short),
+            CueKind::Exercise => $this->plain($cue->short),
             CueKind::On => 'go',
             CueKind::Off => 'easy',
             default => null,
@@ -69,7 +69,7 @@ final readonly class Speech
             $word = $number
                 ? $this->words->format((int) $found[1])
                     .('' === $found[2] ? '' : ' '.Target::from($found[2])->word())
-                : self::plain(Words::byRole()->item($item, $inStance->stances[$index]));
+                : $this->plain(Words::byRole()->item($item, $inStance->stances[$index]));
             // A short silence separates a move from the numbers around it.
             $said .= (null === $wasNumber ? '' : ($wasNumber && $number ? ' ' : ', ')).$word;
             $wasNumber = $number;
@@ -78,7 +78,7 @@ final readonly class Speech
         return $said;
     }
 
-    private static function plain(string $text): string
+    private function plain(string $text): string
     {
         return trim((string) preg_replace('/[^\p{L}\p{N},.\x27]+/u', ' ', $text));
     }

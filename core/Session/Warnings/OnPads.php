@@ -7,21 +7,26 @@ namespace Periplus\Core\Session\Warnings;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Session\Plan\Round;
 use Periplus\Core\Session\Plan\WrittenPlan;
+use Periplus\Core\Technique\Strike;
 
 /** Moves rounds of a plan to pads, chosen by what is thrown in them. */
-final class OnPads
+final readonly class OnPads
 {
+    public function __construct(private WrittenPlan $plan)
+    {
+    }
+
     /**
      * Moves every round on one of the given media in which such a strike is thrown.
      *
      * @param list<Medium> $from
-     * @param \Closure(string): bool $isMeant by the family of a strike
+     * @param \Closure(Strike): bool $isMeant
      */
-    public static function where(WrittenPlan $plan, array $from, \Closure $isMeant): WrittenPlan
+    public function where(array $from, \Closure $isMeant): WrittenPlan
     {
-        $meant = self::rounds($plan, $from, $isMeant);
+        $meant = $this->rounds($from, $isMeant);
 
-        return $plan->eachRound(
+        return $this->plan->eachRound(
             static fn (array $round, int $block, int $number): array => isset($meant[$block.' '.$number])
                 ? [...$round, 'medium' => Medium::Pads->value]
                 : $round,
@@ -31,15 +36,15 @@ final class OnPads
     /**
      * Moves every second round; a round that is repeated is split.
      *
-     * @param \Closure(string): bool $isMeant
+     * @param \Closure(Strike): bool $isMeant
      */
-    public static function everySecond(WrittenPlan $plan, Medium $from, \Closure $isMeant): WrittenPlan
+    public function everySecond(Medium $from, \Closure $isMeant): WrittenPlan
     {
-        $meant = self::rounds($plan, [$from], $isMeant);
-        $changed = $plan;
+        $meant = $this->rounds([$from], $isMeant);
+        $changed = $this->plan;
         $isSecond = true;
         // From the end, so that earlier positions stay valid.
-        foreach (array_reverse($plan->rounds()) as [$block, $number, $round]) {
+        foreach (array_reverse($this->plan->rounds()) as [$block, $number, $round]) {
             if (!isset($meant[$block.' '.$number])) {
                 continue;
             }
@@ -64,18 +69,18 @@ final class OnPads
 
     /**
      * @param list<Medium> $from
-     * @param \Closure(string): bool $isMeant
+     * @param \Closure(Strike): bool $isMeant
      *
      * @return array<string, true> by block and round
      */
-    private static function rounds(WrittenPlan $plan, array $from, \Closure $isMeant): array
+    private function rounds(array $from, \Closure $isMeant): array
     {
         $found = [];
-        foreach ($plan->read()->blocks as $block) {
+        foreach ($this->plan->read()->blocks as $block) {
             foreach ($block->rounds as $round) {
                 if (
                     \in_array($round->medium, $from, true)
-                    && self::throws($round, $isMeant)
+                    && $this->throws($round, $isMeant)
                     && 1 === preg_match('/^blocks\[(\d+)\]\.rounds\[(\d+)\]$/', $round->place, $index)
                 ) {
                     $found[$index[1].' '.$index[2]] = true;
@@ -86,14 +91,14 @@ final class OnPads
         return $found;
     }
 
-    /** @param \Closure(string): bool $isMeant */
-    private static function throws(Round $round, \Closure $isMeant): bool
+    /** @param \Closure(Strike): bool $isMeant */
+    private function throws(Round $round, \Closure $isMeant): bool
     {
         foreach ([$round->everybody, ...$round->lanes] as $lane) {
             foreach ($lane->sets as $set) {
                 foreach ($set->combinations as $combination) {
                     foreach ($combination->inStance->chain->strikes() as $item) {
-                        if ($isMeant($item->strike->family)) {
+                        if ($isMeant($item->strike)) {
                             return true;
                         }
                     }

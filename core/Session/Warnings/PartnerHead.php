@@ -11,6 +11,7 @@ use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
+use Periplus\Core\Technique\Strike;
 
 use function Periplus\Core\Language\t;
 
@@ -44,6 +45,6 @@ final readonly class PartnerHead implements Warning
 
     public function fix(WrittenPlan $plan): WrittenPlan
     {
-        return OnPads::where($plan, [Medium::Partner], static fn (string $family): bool => true);
+        return (new OnPads($plan))->where([Medium::Partner], static fn (Strike $strike): bool => true);
     }
 }

@@ -11,6 +11,8 @@ use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
+use Periplus\Core\Technique\Strike;
+use Periplus\Core\Technique\StrikeTrait;
 
 use function Periplus\Core\Language\t;
 
@@ -46,10 +48,9 @@ final readonly class ShinLoad implements Warning
 
     public function fix(WrittenPlan $plan): WrittenPlan
     {
-        return OnPads::where(
-            $plan,
+        return (new OnPads($plan))->where(
             [Medium::Bag, Medium::Partner],
-            static fn (string $family): bool => str_ends_with($family, 'kick'),
+            static fn (Strike $strike): bool => $strike->has(StrikeTrait::LandsWithShin),
         );
     }
 }

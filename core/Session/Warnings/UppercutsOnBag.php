@@ -11,6 +11,8 @@ use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
+use Periplus\Core\Technique\Strike;
+use Periplus\Core\Technique\StrikeTrait;
 
 use function Periplus\Core\Language\t;
 
@@ -46,6 +48,9 @@ final readonly class UppercutsOnBag implements Warning
 
     public function fix(WrittenPlan $plan): WrittenPlan
     {
-        return OnPads::everySecond($plan, Medium::Bag, static fn (string $family): bool => 'uppercut' === $family);
+        return (new OnPads($plan))->everySecond(
+            Medium::Bag,
+            static fn (Strike $strike): bool => $strike->has(StrikeTrait::BendsWrist),
+        );
     }
 }

@@ -66,7 +66,7 @@ final class PathTest extends TestCase
         $known = self::known(array_map(static fn (): string => $chain($random->getInt(2, 3)), range(1, 2)));
         $target = self::stage($chain($random->getInt(3, 5)));
         $stages = array_map(static fn (): Stage => self::stage($chain($random->getInt(2, 4))), range(1, 7));
-        $path = PathFinder::shortest($known, $target, $stages);
+        $path = (new PathFinder())->shortest($known, $target, $stages);
         $shortest = self::enumerated($known, $target, $stages);
 
         self::assertSame($shortest, null === $path ? null : \count($path));
@@ -130,7 +130,11 @@ final class PathTest extends TestCase
      */
     private static function path(array $known, string $target, array $stages): ?array
     {
-        $path = PathFinder::shortest(self::known($known), self::stage($target), array_map(self::stage(...), $stages));
+        $path = (new PathFinder())->shortest(
+            self::known($known),
+            self::stage($target),
+            array_map(self::stage(...), $stages),
+        );
 
         return null === $path ? null : array_map(static fn (Stage $stage): string => $stage->name, $path);
     }

@@ -124,7 +124,7 @@ final class ReturnFireTest extends TestCase
     #[TestWith(['1 99', 'There is no number 99'])]
     public function testWhatCannotBeAnsweredSaysSo(string $chain, string $part): void
     {
-        $document = AnswerSerializer::serialize(
+        $document = (new AnswerSerializer(ReturnFire::builtIn()))->serialize(
             Reader::builtIn()->readText(new ChainText($chain)),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
