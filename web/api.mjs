@@ -42,4 +42,4 @@ writeFileSync(
   "src/api/bounds.gen.ts",
   `// Written by "npm run api" from docs/openapi.yaml.\nexport const BOUNDS = ${JSON.stringify(used)} as const;\n`,
 );
-execFileSync("npx", ["openapi-typescript", CONTRACT, "-o", "src/api/schema.d.ts"], { stdio: "inherit" });
+execFileSync("npx", ["openapi-typescript", CONTRACT, "--root-types", "--root-types-no-schema-prefix", "-o", "src/api/schema.d.ts"], { stdio: "inherit" });

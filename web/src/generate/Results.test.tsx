@@ -73,7 +73,10 @@ test("a coach proposes what is chosen", async () => {
 });
 
 test("a wish that was bent is said, and asked for by one press", () => {
-  const onPut = results({ bent: { words: "with 3 strikes", criteria: { length: 3 } }, asked: 8 });
+  const onPut = results({
+    bent: { criterion: "length 3", words: "with 3 strikes", criteria: { length: 3 } },
+    asked: 8,
+  });
   expect(screen.getByRole("status").textContent).toContain("The nearest results, with 3 strikes");
   fireEvent.click(screen.getByRole("button", { name: "Ask for these" }));
   expect(onPut).toHaveBeenCalledExactlyOnceWith({ length: 3 });

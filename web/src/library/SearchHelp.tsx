@@ -1,6 +1,5 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import {} from "antd";
 import { useState } from "react";
 import { Dialog } from "../ui/Dialog";
 

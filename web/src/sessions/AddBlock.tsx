@@ -1,11 +1,11 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Select } from "antd";
-import type { components } from "../api/schema";
+import type { Drills } from "../api/schema";
 import { type Block, newSet } from "./plan";
 import { usePlanContext } from "./planContext";
 
-type Format = components["schemas"]["Drills"]["boutFormats"][number];
+type Format = Drills["boutFormats"][number];
 
 const KINDS: Block["kind"][] = ["rounds", "warm-up", "conditioning", "cool-down", "talk"];
 

@@ -26,8 +26,10 @@ const DRILLS = JSON.parse(
     [
       "-r",
       `require "${ROOT}vendor/autoload.php";
-       echo json_encode(array_map(fn ($d) => ["id" => $d->id, "title" => $d->title, "about" => $d->about, "least" => $d->combinations[0], "most" => $d->combinations[1],
-         "parameters" => array_map(fn ($p) => $p->toArray(), $d->parameters), "isWork" => $d->isWork, "withPartner" => $d->withPartner], Periplus\\Core\\Session\\Drills\\DrillRegistry::definitions()));`,
+       echo json_encode(array_map(
+         fn ($drill) => new Periplus\\App\\Plan\\ShownDrill($drill),
+         Periplus\\Core\\Session\\Drills\\DrillRegistry::definitions(),
+       ));`,
     ],
     { encoding: "utf8" },
   ).stdout,

@@ -1,11 +1,9 @@
-import type { components } from "../api/schema";
-
-type Schemas = components["schemas"];
+import type { BlockKind, Group, Medium, Rules, Stance } from "../api/schema";
 
 /** A combination in a set: typed, or from the library when it has an id. */
 export interface PlannedChain {
   chain: string;
-  stance?: Schemas["Stance"];
+  stance?: Stance;
   name?: string;
   id?: number;
   version?: number;
@@ -31,7 +29,7 @@ export interface Round {
   rest?: number;
   times?: number;
   stance?: "own" | "other";
-  medium?: Schemas["Medium"];
+  medium?: Medium;
   moves?: boolean;
   lastTen?: boolean;
   note?: string;
@@ -40,7 +38,7 @@ export interface Round {
   tracks?: TrackOfRound[];
 }
 export interface Block {
-  kind: Schemas["BlockKind"];
+  kind: BlockKind;
   name: string;
   changeover?: number;
   locked?: boolean;
@@ -49,9 +47,9 @@ export interface Block {
 /** A plan as described in docs/formats/session.md. */
 export interface PlanContent {
   minutes?: number | null;
-  rules: Schemas["Rules"];
-  group: Schemas["Group"];
-  medium: Schemas["Medium"];
+  rules: Rules;
+  group: Group;
+  medium: Medium;
   level: number;
   seed: number;
   numbering: string;
@@ -201,7 +199,7 @@ export function join(content: PlanContent, place: Place): PlanContent {
 export function renewed(
   content: PlanContent,
   id: number,
-  now: { chain: string; stance: Schemas["Stance"]; version: number | null },
+  now: { chain: string; stance: Stance; version: number | null },
 ): PlanContent {
   const renew = (set: PlannedSet): PlannedSet => ({
     ...set,

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Plan;
+
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\Parameter;
+
+/** A drill as the planner shows it. */
+final readonly class ShownDrill
+{
+    public string $id;
+    public string $title;
+    public string $about;
+    /** Minimum and maximum number of combinations. */
+    public int $least;
+    public int $most;
+    /** @var list<ShownParameter> */
+    public array $parameters;
+    public bool $isWork;
+    public bool $withPartner;
+
+    public function __construct(DrillDefinition $drill)
+    {
+        $this->id = $drill->id;
+        $this->title = $drill->title;
+        $this->about = $drill->about;
+        [$this->least, $this->most] = $drill->combinations;
+        $this->parameters = array_map(
+            static fn (Parameter $parameter): ShownParameter => new ShownParameter($parameter),
+            $drill->parameters,
+        );
+        $this->isWork = $drill->isWork;
+        $this->withPartner = $drill->withPartner;
+    }
+}
