@@ -3,7 +3,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Input, InputNumber } from "antd";
 import { bounds } from "../api/bounds";
-import { ActionButton } from "./ActionButton";
+import { CardActions } from "./CardActions";
 import type { Dragged, Dropped } from "./drag";
 import { type Block, copied, moved, withBlock, without } from "./plan";
 import { usePlanContext } from "./planContext";
@@ -57,47 +57,19 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
           />
           <Trans> s</Trans>
         </span>
-        <span className="ways">
-          <ActionButton
-            label={t`Up`}
-            sign="up"
-            onPress={() => change((now) => ({ ...now, blocks: moved(now.blocks, at, at - 1) }))}
-          />
-          <ActionButton
-            label={t`Down`}
-            sign="down"
-            onPress={() => change((now) => ({ ...now, blocks: moved(now.blocks, at, at + 1) }))}
-          />
-          <ActionButton
-            label={t`Copy`}
-            sign="copy"
-            onPress={() => change((now) => ({ ...now, blocks: copied(now.blocks, at) }))}
-          />
-          <ActionButton
-            label={block.locked ? t`Locked: stays when the rest is generated again` : t`Lock`}
-            sign={block.locked ? "locked" : "open"}
-            pressed={block.locked ?? false}
-            onPress={() => put({ locked: !block.locked })}
-          />
-          <ActionButton
-            label={t`Remove`}
-            sign="out"
-            onPress={() => change((now) => ({ ...now, blocks: without(now.blocks, at) }))}
-          />
-        </span>
+        <CardActions
+          copy={t`Copy`}
+          remove={t`Remove`}
+          lock={t`Lock`}
+          isLocked={block.locked ?? false}
+          onUp={() => change((now) => ({ ...now, blocks: moved(now.blocks, at, at - 1) }))}
+          onDown={() => change((now) => ({ ...now, blocks: moved(now.blocks, at, at + 1) }))}
+          onCopy={() => change((now) => ({ ...now, blocks: copied(now.blocks, at) }))}
+          onLock={() => put({ locked: !block.locked })}
+          onRemove={() => change((now) => ({ ...now, blocks: without(now.blocks, at) }))}
+        />
       </header>
-      {why.length > 0 && (
-        <details className="why">
-          <summary>{why.length === 1 ? why[0]?.message : t`Why: ${why.length} reasons`}</summary>
-          {why.length > 1 && (
-            <ul>
-              {why.map((reason) => (
-                <li key={reason.message}>{reason.message}</li>
-              ))}
-            </ul>
-          )}
-        </details>
-      )}
+      <Why reasons={why.map((reason) => reason.message)} />
       {block.rounds.map((round, number) => (
         <RoundCard
           // biome-ignore lint/suspicious/noArrayIndexKey: a round is told by its place
@@ -119,4 +91,20 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
       </button>
     </section>
   );
+}
+
+/** Says why a block was generated as it is. */
+function Why({ reasons }: { reasons: string[] }) {
+  return reasons.length > 0 ? (
+    <details className="why">
+      <summary>{reasons.length === 1 ? reasons[0] : t`Why: ${reasons.length} reasons`}</summary>
+      {reasons.length > 1 && (
+        <ul>
+          {reasons.map((reason) => (
+            <li key={reason}>{reason}</li>
+          ))}
+        </ul>
+      )}
+    </details>
+  ) : null;
 }

@@ -1,26 +1,13 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Checkbox, Drawer, Input, InputNumber, Select } from "antd";
+import { Button, Drawer } from "antd";
 import { type FormEvent, useState } from "react";
-import { bounds } from "../api/bounds";
 import type { Course, CourseRequest, Training } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
-import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
-import { GROUPS, LEVELS, MEDIA, RULES, STANCES } from "../ui/words";
+import { CourseFields } from "./CourseFields";
 import { useSaveCourse, useShelveCourse } from "./usePlans";
-
-const WEEKDAYS = [
-  { value: 0, label: t`no fixed day` },
-  { value: 1, label: t`Monday` },
-  { value: 2, label: t`Tuesday` },
-  { value: 3, label: t`Wednesday` },
-  { value: 4, label: t`Thursday` },
-  { value: 5, label: t`Friday` },
-  { value: 6, label: t`Saturday` },
-  { value: 7, label: t`Sunday` },
-];
 
 const NEW: Required<Omit<CourseRequest, "weekday" | "time">> & Pick<CourseRequest, "weekday" | "time"> = {
   name: "",
@@ -64,7 +51,6 @@ export function CourseDrawer({ course, training, onClose }: Props) {
   const save = useSaveCourse(course);
   const shelve = useShelveCourse();
   const notice = useNotice();
-  const put = (values: Partial<CourseRequest>) => setForm((now) => ({ ...now, ...values }));
   const submit = (event: FormEvent) => {
     event.preventDefault();
     save.mutate(form, {
@@ -74,7 +60,6 @@ export function CourseDrawer({ course, training, onClose }: Props) {
       },
     });
   };
-  const inside = (node: HTMLElement) => node.parentElement ?? document.body;
   return (
     <Drawer
       getContainer={layers}
@@ -108,151 +93,7 @@ export function CourseDrawer({ course, training, onClose }: Props) {
     >
       <form id="course" className="course-form" onSubmit={submit}>
         <Failure error={save.error} />
-        <label htmlFor="course-name">
-          <Trans>Name</Trans>
-        </label>
-        <Input
-          id="course-name"
-          autoFocus
-          value={form.name}
-          {...bounds("CourseRequest", "name")}
-          onChange={(event) => put({ name: event.target.value })}
-          placeholder={t`Such as Tuesday beginners`}
-        />
-        <span className="field-name">
-          <Trans>Rules</Trans>
-        </span>
-        <Segmented
-          block
-          value={form.rules}
-          options={RULES}
-          onChange={(rules) => put({ rules })}
-          aria-label={t`Rules`}
-        />
-        <span className="field-name">
-          <Trans>Group</Trans>
-        </span>
-        <Segmented
-          block
-          value={form.group}
-          options={GROUPS}
-          onChange={(group) => put({ group })}
-          aria-label={t`Group`}
-        />
-        <span className="field-name">
-          <Trans>Mostly on</Trans>
-        </span>
-        <Segmented
-          block
-          value={form.medium}
-          options={MEDIA}
-          onChange={(medium) => put({ medium })}
-          aria-label={t`Medium`}
-        />
-        <span className="field-name">
-          <Trans>Levels, a track each</Trans>
-        </span>
-        <Checkbox.Group value={form.levels} options={LEVELS} onChange={(levels) => put({ levels })} />
-        <span className="field-name">
-          <Trans>Stances</Trans>
-        </span>
-        <Checkbox.Group value={form.stances} options={STANCES} onChange={(stances) => put({ stances })} />
-        <span className="pair">
-          <span>
-            <label htmlFor="course-day">
-              <Trans>Day</Trans>
-            </label>
-            <Select
-              id="course-day"
-              value={form.weekday ?? 0}
-              options={WEEKDAYS}
-              onChange={(weekday: number) => put({ weekday: weekday === 0 ? null : weekday })}
-              getPopupContainer={inside}
-            />
-          </span>
-          <span>
-            <label htmlFor="course-time">
-              <Trans>Time</Trans>
-            </label>
-            <Input
-              id="course-time"
-              type="time"
-              value={form.time ?? ""}
-              onChange={(event) => put({ time: event.target.value || null })}
-            />
-          </span>
-          <span>
-            <label htmlFor="course-minutes">
-              <Trans>Minutes</Trans>
-            </label>
-            <InputNumber
-              id="course-minutes"
-              {...bounds("CourseRequest", "minutes")}
-              value={form.minutes}
-              onChange={(minutes) => put({ minutes: minutes ?? 60 })}
-            />
-          </span>
-        </span>
-        <span className="field-name">
-          <Trans>From session to session: first shorter rests, then longer rounds</Trans>
-        </span>
-        <span className="pair">
-          <span>
-            <label htmlFor="course-work">
-              <Trans>Round (s)</Trans>
-            </label>
-            <InputNumber
-              id="course-work"
-              {...bounds("CourseRequest", "work")}
-              value={form.work}
-              onChange={(work) => put({ work: work ?? 180 })}
-            />
-          </span>
-          <span>
-            <label htmlFor="course-longest">
-              <Trans>Longest round (s)</Trans>
-            </label>
-            <InputNumber
-              id="course-longest"
-              {...bounds("CourseRequest", "longestWork")}
-              value={form.longestWork}
-              onChange={(longestWork) => put({ longestWork: longestWork ?? 180 })}
-            />
-          </span>
-          <span>
-            <label htmlFor="course-step">
-              <Trans>Longer by (s) each session</Trans>
-            </label>
-            <InputNumber
-              id="course-step"
-              {...bounds("CourseRequest", "workStep")}
-              value={form.workStep}
-              onChange={(workStep) => put({ workStep: workStep ?? 15 })}
-            />
-          </span>
-        </span>
-        <label htmlFor="course-rests">
-          <Trans>Rest periods (s), in order</Trans>
-        </label>
-        <Select
-          id="course-rests"
-          mode="tags"
-          value={(form.rests ?? []).map(String)}
-          onChange={(rests: string[]) => put({ rests: rests.map(Number).filter((rest) => Number.isInteger(rest)) })}
-          tokenSeparators={[",", " "]}
-          open={false}
-          suffixIcon={null}
-        />
-        <label htmlFor="course-note">
-          <Trans>Note</Trans>
-        </label>
-        <Input.TextArea
-          id="course-note"
-          rows={3}
-          {...bounds("CourseRequest", "note")}
-          value={form.note}
-          onChange={(event) => put({ note: event.target.value })}
-        />
+        <CourseFields form={form} onPut={(values) => setForm((now) => ({ ...now, ...values }))} />
       </form>
     </Drawer>
   );

@@ -1,0 +1,49 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
+import { Input, Select } from "antd";
+import { bounds } from "../api/bounds";
+import { MEDIA } from "../ui/words";
+import type { Round } from "./plan";
+import { usePlanContext } from "./planContext";
+
+interface Props {
+  round: Round;
+  onPut: (values: Partial<Round>, typed?: boolean) => void;
+}
+
+/** What a round is thrown at, whether athletes move on, and a note. */
+export function RoundMore({ round, onPut }: Props) {
+  const { content } = usePlanContext();
+  return (
+    <div className="round-more">
+      <Select
+        size="small"
+        className="medium"
+        value={round.medium ?? ""}
+        aria-label={t`Medium`}
+        options={[{ value: "", label: content.medium }, ...MEDIA.filter((one) => one.value !== content.medium)]}
+        onChange={(medium) => onPut({ medium: medium === "" ? undefined : (medium as Round["medium"]) })}
+        popupMatchSelectWidth={false}
+        getPopupContainer={(node) => node.parentElement ?? document.body}
+      />
+      <button
+        type="button"
+        className={round.moves ? "toggle is-on" : "toggle"}
+        aria-pressed={round.moves ?? false}
+        title={t`Athletes move on after each round; otherwise they stay in place`}
+        onClick={() => onPut({ moves: !round.moves })}
+      >
+        <Trans>move on</Trans>
+      </button>
+      <Input
+        size="small"
+        className="round-note"
+        value={round.note ?? ""}
+        {...bounds("PlanRound", "note")}
+        placeholder={t`Note for the coach`}
+        aria-label={t`Note of the round`}
+        onChange={(event) => onPut({ note: event.target.value }, true)}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+import { t } from "@lingui/core/macro";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { VerdictMark } from "../ui/VerdictMark";
+import { ActionButton } from "./ActionButton";
+import { address, moved, type Place, type PlannedChain, type PlannedSet, without } from "./plan";
+import { usePlanContext } from "./planContext";
+
+interface Props {
+  set: PlannedSet;
+  place: Place;
+  compact: boolean;
+  onCombinations: (combinations: PlannedChain[]) => void;
+}
+
+/** The combinations of a set with their lines. */
+export function SetChains({ set, place, compact, onCombinations }: Props) {
+  const { document } = usePlanContext();
+  const together = document?.shared.find((one) => one.place === address(place));
+  const lineOf = (chain: string, stance: string) =>
+    document?.chains.find((one) => one.chain === chain && one.stance === stance);
+  return (
+    <ol className="set-chains">
+      {set.combinations.map((one, at) => {
+        const known = lineOf(one.chain, one.stance ?? "orthodox");
+        // What it shares with the previous one; of another set while the answer is outdated.
+        const shared = new Set(together?.items.length === set.combinations.length ? together.items[at] : []);
+        return (
+          // biome-ignore lint/suspicious/noArrayIndexKey: the same combination may stand twice
+          <li key={at}>
+            <span className="set-chain">
+              <b className="numbers" title={one.name}>
+                {one.chain}
+              </b>
+              {known && <VerdictMark verdict={known.verdict} />}
+              <span className="ways">
+                {set.combinations.length > 1 && (
+                  <ActionButton
+                    label={t`${one.chain} earlier`}
+                    sign="up"
+                    onPress={() => onCombinations(moved(set.combinations, at, at - 1))}
+                  />
+                )}
+                <ActionButton
+                  label={t`Take ${one.chain} out`}
+                  sign="out"
+                  onPress={() => onCombinations(without(set.combinations, at))}
+                />
+              </span>
+            </span>
+            {known && !compact && (
+              <CombinationLine
+                drawing={known.line}
+                name={one.name ?? one.chain}
+                marked={shared.size > 0 ? shared : undefined}
+              />
+            )}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
