@@ -7,7 +7,9 @@ import { keys } from "../api/keys";
 import { accountOf } from "../testing/account";
 import { serve } from "../testing/page";
 import { Messages } from "../ui/Messages";
-import AdviceScreen, { freshId, topicWords } from "./AdviceScreen";
+import AdviceScreen from "./AdviceScreen";
+import { freshId } from "./freshId";
+import { topicWords } from "./Reminders";
 
 afterEach(() => {
   cleanup();

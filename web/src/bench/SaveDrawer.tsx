@@ -1,10 +1,11 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Alert, Drawer, type InputRef } from "antd";
+import { Drawer, type InputRef } from "antd";
 import { type FormEvent, useRef, useState } from "react";
 import { Link } from "react-router";
 import type { Check, Matches } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { Alert } from "../ui/Alert";
 import { layers } from "../ui/layers";
 import type { Draft } from "./draft";
 import { SaveFields } from "./SaveFields";
@@ -68,7 +69,6 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
         {there && (
           <Alert
             type="info"
-            showIcon
             role="status"
             title={
               <Trans>

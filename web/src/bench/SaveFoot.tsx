@@ -1,8 +1,9 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Alert, Button } from "antd";
+import { Button } from "antd";
 import { Link } from "react-router";
 import { refusal } from "../api/client";
+import { Alert } from "../ui/Alert";
 import { Failure } from "../ui/Failure";
 import type { Doing, Saving } from "./useSaving";
 
@@ -40,7 +41,6 @@ export function SaveFoot({ saving, isNew, isNameMissing, isDisabled }: Props) {
         <Alert
           type="warning"
           className="save-waits"
-          showIcon
           role="status"
           title={t`There is no connection. It is saved once, as soon as the server is back and has checked it.`}
           action={

@@ -7,7 +7,7 @@ import type { Coach } from "../api/client";
 import { useSession } from "../api/session";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { layers } from "../ui/layers";
 import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
@@ -19,23 +19,9 @@ const ROLE_OPTIONS = (Object.keys(ROLES) as Coach["role"][]).map((value) => ({ v
 /** Lists the gym's coaches with their roles, and the invitation links. */
 export default function CoachesScreen() {
   const coaches = useCoaches();
-  const me = useSession().data?.user;
-  const change = useChangeCoach();
   const link = useMakeLink();
   const notice = useNotice();
-  const [role, setRole] = useState<Coach["role"]>("coach");
-  const [meantFor, setMeantFor] = useState("");
   const [what, setWhat] = useState("");
-  const put = (coach: Coach, part: Partial<Coach>) =>
-    change.mutate({ id: coach.id, ...part }, { onError: notice.failed });
-  const changeRole = (coach: Coach, to: Coach["role"]) =>
-    change.mutate(
-      { id: coach.id, role: to },
-      {
-        onSuccess: () => notice.undo(t`${coach.name} is ${ROLES[to]} now.`, () => put(coach, { role: coach.role })),
-        onError: notice.failed,
-      },
-    );
   const make = (to: Parameters<typeof link.mutate>[0], said: string) => {
     setWhat(said);
     link.mutate(to, { onError: notice.failed });
@@ -46,36 +32,7 @@ export default function CoachesScreen() {
       <h1>
         <Trans>Coaches</Trans>
       </h1>
-      <div className="form-row">
-        <span>
-          <Trans>Invite a</Trans>
-        </span>
-        <Segmented value={role} onChange={setRole} options={ROLE_OPTIONS} aria-label={t`Role of the new coach`} />
-        <Input
-          value={meantFor}
-          {...bounds("InviteRequest", "meantFor")}
-          onChange={(event) => setMeantFor(event.target.value)}
-          placeholder={t`Who it is for, such as a first name`}
-          aria-label={t`Who the link is for`}
-          style={{ width: 260 }}
-        />
-        <Button
-          type="primary"
-          loading={link.isPending}
-          onClick={() => {
-            make({ role, meantFor }, t`Send this link to the new coach`);
-            setMeantFor("");
-          }}
-        >
-          <Trans>Make a link</Trans>
-        </Button>
-        <span className="small">
-          <Trans>
-            A coach looks up, writes and proposes; a head coach approves and runs the gym. The link is good for a week
-            and for one person.
-          </Trans>
-        </span>
-      </div>
+      <InviteRow isPending={link.isPending} onInvite={(invite) => make(invite, t`Send this link to the new coach`)} />
       {link.data && (
         <p className="link-made" role="status">
           <span>
@@ -89,85 +46,14 @@ export default function CoachesScreen() {
         </p>
       )}
       <OpenLinks />
-      {coaches.isPending && <Loading what={t`Loading the coaches`} />}
-      <Failure error={coaches.error} />
-      {coaches.data && (
-        <div className="panel plain-scroll">
-          <table className="plain-table narrow-cards">
-            <thead>
-              <tr>
-                <th scope="col">
-                  <Trans>Name</Trans>
-                </th>
-                <th scope="col">
-                  <Trans>E-mail</Trans>
-                </th>
-                <th scope="col">
-                  <Trans>Role</Trans>
-                </th>
-                <th scope="col">
-                  <Trans>Last sign-in</Trans>
-                </th>
-                <th scope="col">
-                  <Trans>Password</Trans>
-                </th>
-                <th scope="col">
-                  <Trans>Status</Trans>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {coaches.data.coaches.map((coach) => (
-                <tr key={coach.id}>
-                  <td>
-                    <b>{coach.name}</b>
-                    {coach.id === me?.id ? t` (you)` : ""}
-                  </td>
-                  <td>{coach.email}</td>
-                  <td>
-                    <Segmented
-                      size="small"
-                      value={coach.role}
-                      onChange={(to) => changeRole(coach, to)}
-                      options={ROLE_OPTIONS}
-                      aria-label={t`Role of ${coach.name}`}
-                    />
-                  </td>
-                  <td>{coach.lastSignIn ? dayAndTime(coach.lastSignIn) : t`never signed in`}</td>
-                  <td>
-                    <Button
-                      size="small"
-                      disabled={!coach.active}
-                      onClick={() => make({ reset: coach.id }, t`With this link ${coach.name} sets a new password`)}
-                    >
-                      <Trans>Reset password</Trans>
-                    </Button>
-                  </td>
-                  <td>
-                    {coach.active ? (
-                      <Popconfirm
-                        getPopupContainer={layers}
-                        title={t`${coach.name} is signed out everywhere, and links made by or for them are no longer valid.`}
-                        okText={t`Block`}
-                        cancelText={t`Cancel`}
-                        onConfirm={() => put(coach, { active: false })}
-                      >
-                        <Button size="small" disabled={coach.id === me?.id}>
-                          <Trans>Active · block</Trans>
-                        </Button>
-                      </Popconfirm>
-                    ) : (
-                      <Button size="small" onClick={() => put(coach, { active: true })}>
-                        <Trans>Blocked · unblock</Trans>
-                      </Button>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      )}
+      <Loaded query={coaches} what={t`Loading the coaches`}>
+        {({ coaches }) => (
+          <CoachTable
+            coaches={coaches}
+            onReset={({ id, name }) => make({ reset: id }, t`With this link ${name} sets a new password`)}
+          />
+        )}
+      </Loaded>
     </main>
   );
 }
@@ -217,5 +103,146 @@ function OpenLinks() {
         ))}
       </ul>
     </section>
+  );
+}
+
+type Invite = Extract<Parameters<ReturnType<typeof useMakeLink>["mutate"]>[0], { role: Coach["role"] }>;
+
+/** Makes a link for a new coach. */
+function InviteRow({ isPending, onInvite }: { isPending: boolean; onInvite: (invite: Invite) => void }) {
+  const [role, setRole] = useState<Coach["role"]>("coach");
+  const [meantFor, setMeantFor] = useState("");
+  return (
+    <div className="form-row">
+      <span>
+        <Trans>Invite a</Trans>
+      </span>
+      <Segmented value={role} onChange={setRole} options={ROLE_OPTIONS} aria-label={t`Role of the new coach`} />
+      <Input
+        value={meantFor}
+        {...bounds("InviteRequest", "meantFor")}
+        onChange={(event) => setMeantFor(event.target.value)}
+        placeholder={t`Who it is for, such as a first name`}
+        aria-label={t`Who the link is for`}
+        style={{ width: 260 }}
+      />
+      <Button
+        type="primary"
+        loading={isPending}
+        onClick={() => {
+          onInvite({ role, meantFor });
+          setMeantFor("");
+        }}
+      >
+        <Trans>Make a link</Trans>
+      </Button>
+      <span className="small">
+        <Trans>
+          A coach looks up, writes and proposes; a head coach approves and runs the gym. The link is good for a week and
+          for one person.
+        </Trans>
+      </span>
+    </div>
+  );
+}
+
+interface TableProps {
+  coaches: Coach[];
+  /** Makes a link with which a coach sets a new password. */
+  onReset: (coach: Coach) => void;
+}
+
+function CoachTable({ coaches, onReset }: TableProps) {
+  return (
+    <div className="panel plain-scroll">
+      <table className="plain-table narrow-cards">
+        <thead>
+          <tr>
+            <th scope="col">
+              <Trans>Name</Trans>
+            </th>
+            <th scope="col">
+              <Trans>E-mail</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Role</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Last sign-in</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Password</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Status</Trans>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {coaches.map((coach) => (
+            <CoachRow key={coach.id} coach={coach} onReset={() => onReset(coach)} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** A coach with their role, password and status. */
+function CoachRow({ coach, onReset }: { coach: Coach; onReset: () => void }) {
+  const change = useChangeCoach();
+  const notice = useNotice();
+  const isMe = useSession().data?.user?.id === coach.id;
+  const put = (part: Partial<Coach>) => change.mutate({ id: coach.id, ...part }, { onError: notice.failed });
+  const changeRole = (to: Coach["role"]) =>
+    change.mutate(
+      { id: coach.id, role: to },
+      {
+        onSuccess: () => notice.undo(t`${coach.name} is ${ROLES[to]} now.`, () => put({ role: coach.role })),
+        onError: notice.failed,
+      },
+    );
+  return (
+    <tr>
+      <td>
+        <b>{coach.name}</b>
+        {isMe ? t` (you)` : ""}
+      </td>
+      <td>{coach.email}</td>
+      <td>
+        <Segmented
+          size="small"
+          value={coach.role}
+          onChange={changeRole}
+          options={ROLE_OPTIONS}
+          aria-label={t`Role of ${coach.name}`}
+        />
+      </td>
+      <td>{coach.lastSignIn ? dayAndTime(coach.lastSignIn) : t`never signed in`}</td>
+      <td>
+        <Button size="small" disabled={!coach.active} onClick={onReset}>
+          <Trans>Reset password</Trans>
+        </Button>
+      </td>
+      <td>
+        {coach.active ? (
+          <Popconfirm
+            getPopupContainer={layers}
+            title={t`${coach.name} is signed out everywhere, and links made by or for them are no longer valid.`}
+            okText={t`Block`}
+            cancelText={t`Cancel`}
+            onConfirm={() => put({ active: false })}
+          >
+            <Button size="small" disabled={isMe}>
+              <Trans>Active · block</Trans>
+            </Button>
+          </Popconfirm>
+        ) : (
+          <Button size="small" onClick={() => put({ active: true })}>
+            <Trans>Blocked · unblock</Trans>
+          </Button>
+        )}
+      </td>
+    </tr>
   );
 }

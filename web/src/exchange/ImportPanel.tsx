@@ -1,10 +1,11 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Alert, Button, Input, Progress, Select } from "antd";
+import { Button, Input, Progress, Select } from "antd";
 import { type ChangeEvent, useState } from "react";
 import type { FileFormat, Import, NumberingId, Rules, Stance } from "../api/client";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
+import { Alert } from "../ui/Alert";
 import { Failure } from "../ui/Failure";
 import { Segmented } from "../ui/Segmented";
 import { FILE_FORMATS, RULES, STANCES } from "../ui/words";
@@ -20,39 +21,18 @@ const FORMATS = (Object.keys(FILE_FORMATS) as FileFormat[]).map((value) => ({
 /** Imports a file or a pasted list: first a preview of each line, then all or nothing. */
 export function ImportPanel() {
   const mine = useNumbering();
-  const numberings = useNumberings();
-  const largest = useVocabulary()?.limits.importBytes ?? Number.POSITIVE_INFINITY;
   const [format, setFormat] = useState<FileFormat>("text");
   const [content, setContent] = useState("");
   const [file, setFile] = useState("");
-  const [numbering, setNumbering] = useState<NumberingId | null>(null);
-  const [stance, setStance] = useState<Stance>("orthodox");
-  const [rules, setRules] = useState<Rules | null>(null);
+  const [chosen, setChosen] = useState<Partial<Given>>({});
+  const given: Given = { numbering: mine, stance: "orthodox", rules: null, ...chosen };
   const [state, setState] = useState<Import | null>(null);
-  const [tooLarge, setTooLarge] = useState(false);
   const read = useReadFile(setState);
   const apply = useApplyImport();
-  const undo = useUndoImport();
   const start = () => {
     setState(null);
     apply.reset();
-    read.mutate({ format, content, numbering: numbering ?? mine, stance, rules });
-  };
-  const choose = (event: ChangeEvent<HTMLInputElement>) => {
-    const chosen = event.target.files?.[0];
-    event.target.value = "";
-    if (!chosen) {
-      return;
-    }
-    setTooLarge(chosen.size > largest);
-    if (chosen.size > largest) {
-      return;
-    }
-    setFormat(formatOf(chosen.name));
-    setFile(chosen.name);
-    setState(null);
-    read.reset();
-    void chosen.text().then(setContent);
+    read.mutate({ format, content, ...given });
   };
   const changes = changesOf(state);
   return (
@@ -66,28 +46,18 @@ export function ImportPanel() {
           goes in, or nothing.
         </Trans>
       </p>
-      <div className="form-row">
-        <label className="quiet file-choice">
-          <Trans>Choose a file</Trans>
-          <input type="file" accept=".json,.csv,.txt,.text,text/plain" onChange={choose} />
-        </label>
-        <span className="small">{file || t`or paste below`}</span>
-        <Select
-          value={format}
-          onChange={setFormat}
-          options={FORMATS}
-          aria-label={t`Format`}
-          style={{ minWidth: 290 }}
-        />
-      </div>
-      {tooLarge && (
-        <Alert
-          type="error"
-          showIcon
-          role="alert"
-          title={t`This file is larger than ${Math.floor(largest / 2 ** 20)} MB. Split it.`}
-        />
-      )}
+      <FileChoice
+        file={file}
+        format={format}
+        onFormat={setFormat}
+        onFile={(chosen) => {
+          setFormat(formatOf(chosen.name));
+          setFile(chosen.name);
+          setState(null);
+          read.reset();
+          void chosen.text().then(setContent);
+        }}
+      />
       <Input.TextArea
         value={content}
         onChange={(event) => {
@@ -101,34 +71,7 @@ Two and one: 1 1 2`}
         className="import-text"
       />
       {format !== "json" && (
-        <div className="form-row">
-          <span>
-            <Trans>If the file does not say:</Trans>
-          </span>
-          <Select
-            size="small"
-            value={numbering ?? mine}
-            onChange={setNumbering}
-            options={numberings.data?.numberings.map((one) => ({ value: one.id, label: t`${one.name} numbers` })) ?? []}
-            aria-label={t`Numbering of the file`}
-            style={{ minWidth: 150 }}
-          />
-          <Segmented
-            size="small"
-            value={stance}
-            onChange={setStance}
-            options={STANCES}
-            aria-label={t`Stance of the file`}
-          />
-          <Select<Rules | "">
-            size="small"
-            value={rules ?? ""}
-            onChange={(value) => setRules(value === "" ? null : value)}
-            options={[{ value: "", label: t`inferred for each chain` }, ...RULES]}
-            aria-label={t`Rules of the file`}
-            style={{ minWidth: 210 }}
-          />
-        </div>
+        <GivenFields given={given} onChange={(part) => setChosen((now) => ({ ...now, ...part }))} />
       )}
       <div className="form-row">
         <Button
@@ -159,31 +102,82 @@ Two and one: 1 1 2`}
       </div>
       <Failure error={read.error} />
       <Failure error={apply.error} more={t`Nothing was imported; preview it again.`} />
-      {state?.state === "reading" && (
+      {state && <ImportState state={state} onState={setState} />}
+      {state && state.state !== "reading" && <ImportLines state={state} given={given} onState={setState} />}
+    </section>
+  );
+}
+
+interface Given {
+  numbering: NumberingId;
+  stance: Stance;
+  /** Null: inferred for each chain. */
+  rules: Rules | null;
+}
+
+/** What holds for a file that does not say it itself. */
+function GivenFields({ given, onChange }: { given: Given; onChange: (part: Partial<Given>) => void }) {
+  const numberings = useNumberings();
+  return (
+    <div className="form-row">
+      <span>
+        <Trans>If the file does not say:</Trans>
+      </span>
+      <Select
+        size="small"
+        value={given.numbering}
+        onChange={(numbering) => onChange({ numbering })}
+        options={numberings.data?.numberings.map((one) => ({ value: one.id, label: t`${one.name} numbers` })) ?? []}
+        aria-label={t`Numbering of the file`}
+        style={{ minWidth: 150 }}
+      />
+      <Segmented
+        size="small"
+        value={given.stance}
+        onChange={(stance) => onChange({ stance })}
+        options={STANCES}
+        aria-label={t`Stance of the file`}
+      />
+      <Select<Rules | "">
+        size="small"
+        value={given.rules ?? ""}
+        onChange={(value) => onChange({ rules: value === "" ? null : value })}
+        options={[{ value: "", label: t`inferred for each chain` }, ...RULES]}
+        aria-label={t`Rules of the file`}
+        style={{ minWidth: 210 }}
+      />
+    </div>
+  );
+}
+
+/** How far an import is; one that is done can be undone. */
+function ImportState({ state, onState }: { state: Import; onState: (state: Import) => void }) {
+  const undo = useUndoImport();
+  return (
+    <>
+      {state.state === "reading" && (
         <Progress
           percent={Math.round((100 * state.done) / Math.max(1, state.total))}
           format={() => t`${state.done} of ${state.total}`}
           aria-label={t`Reading the file`}
         />
       )}
-      {state?.state === "applied" && (
+      {state.state === "applied" && (
         <Alert
           type="success"
-          showIcon
           title={t`Done: ${state.counts.new ?? 0} new, ${state.counts.changed ?? 0} changed. Every change is in the history of its combination.`}
           role="status"
           action={
-            <Button loading={undo.isPending} onClick={() => undo.mutate(state.id, { onSuccess: setState })}>
+            <Button loading={undo.isPending} onClick={() => undo.mutate(state.id, { onSuccess: onState })}>
               <Trans>Undo the import</Trans>
             </Button>
           }
         />
       )}
       <Failure error={undo.error} />
-      {state?.state === "undone" && (
+      {state.state === "undone" && (
         <Alert
           type="success"
-          showIcon
           role="status"
           title={
             state.stays && state.stays.length > 0
@@ -192,9 +186,50 @@ Two and one: 1 1 2`}
           }
         />
       )}
-      {state && state.state !== "reading" && (
-        <ImportLines state={state} given={{ numbering: numbering ?? mine, stance }} onState={setState} />
+    </>
+  );
+}
+
+interface FileProps {
+  /** The name of the chosen file; empty while none is chosen. */
+  file: string;
+  format: FileFormat;
+  onFormat: (format: FileFormat) => void;
+  onFile: (file: File) => void;
+}
+
+/** Chooses a file and its format; refuses one that is too large. */
+function FileChoice({ file, format, onFormat, onFile }: FileProps) {
+  const largest = useVocabulary()?.limits.importBytes ?? Number.POSITIVE_INFINITY;
+  const [tooLarge, setTooLarge] = useState(false);
+  const choose = (event: ChangeEvent<HTMLInputElement>) => {
+    const chosen = event.target.files?.[0];
+    event.target.value = "";
+    if (!chosen) {
+      return;
+    }
+    setTooLarge(chosen.size > largest);
+    if (chosen.size <= largest) {
+      onFile(chosen);
+    }
+  };
+  return (
+    <>
+      <div className="form-row">
+        <label className="quiet file-choice">
+          <Trans>Choose a file</Trans>
+          <input type="file" accept=".json,.csv,.txt,.text,text/plain" onChange={choose} />
+        </label>
+        <span className="small">{file || t`or paste below`}</span>
+        <Select value={format} onChange={onFormat} options={FORMATS} aria-label={t`Format`} style={{ minWidth: 290 }} />
+      </div>
+      {tooLarge && (
+        <Alert
+          type="error"
+          role="alert"
+          title={t`This file is larger than ${Math.floor(largest / 2 ** 20)} MB. Split it.`}
+        />
       )}
-    </section>
+    </>
   );
 }

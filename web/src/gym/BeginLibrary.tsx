@@ -1,12 +1,13 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useQuery } from "@tanstack/react-query";
-import { Alert, Button, Progress } from "antd";
+import { Button, Progress } from "antd";
 import { useState } from "react";
 import { answered, api, type Import, type Rules, type Training } from "../api/client";
 import { keys } from "../api/keys";
 import { ImportPanel } from "../exchange/ImportPanel";
 import { useApplyImport, useReadFile } from "../exchange/useImport";
+import { Alert } from "../ui/Alert";
 import { Failure } from "../ui/Failure";
 import { Segmented } from "../ui/Segmented";
 import { RULES } from "../ui/words";
@@ -127,7 +128,7 @@ function Starter({ rules: first, onDone, busy }: { rules: Rules; onDone: () => v
         />
       )}
       <Failure error={read.error ?? apply.error} more={t`Nothing was added; try again.`} />
-      {state?.state === "applied" && <Alert type="success" showIcon title={t`They are in your library.`} />}
+      {state?.state === "applied" && <Alert type="success" title={t`They are in your library.`} />}
       <Button
         type="primary"
         className="setup-next"

@@ -1,8 +1,9 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Alert, Button, Input } from "antd";
+import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { bounds } from "../api/bounds";
+import { Alert } from "../ui/Alert";
 import { Dialog } from "../ui/Dialog";
 import { useJob } from "./useStatus";
 import "./demo-line.css";
@@ -44,7 +45,7 @@ export default function DemoLine() {
             onChange={(event) => setName(event.target.value)}
             disabled={job.running !== null}
           />
-          {job.failure && <Alert type="error" showIcon role="alert" title={job.failure} />}
+          {job.failure && <Alert type="error" role="alert" title={job.failure} />}
           <Button type="primary" htmlType="submit" disabled={name.trim() === ""} loading={job.running !== null}>
             {job.running ? t`Backing up the demo and founding your gym` : t`Start my gym`}
           </Button>

@@ -1,7 +1,8 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Alert, Button, Modal } from "antd";
+import { Button, Modal } from "antd";
 import type { Status } from "../api/client";
+import { Alert } from "../ui/Alert";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
 import { Loading } from "../ui/Loading";
@@ -71,34 +72,12 @@ function Shown({ status }: { status: Status }) {
       okText: t`Replace the gym`,
       onOk: () => job.ask({ kind: "take" }),
     });
-  const last = status.backups[0];
   return (
     <>
       {modalHolder}
-      {status.diskIsNearlyFull && (
-        <Alert
-          type="warning"
-          showIcon
-          className="status-warning"
-          title={t`The disk is nearly full: ${amount(status.disk.free)} are free. Free some space on the gym’s server, or saving will stop.`}
-        />
-      )}
-      {status.backupIsOld && (
-        <Alert
-          type="warning"
-          showIcon
-          className="status-warning"
-          title={
-            last
-              ? t`The last backup is from ${day(last.madeAt)}. Make one now, and leave the server on at night.`
-              : t`There is no backup yet. Make one now; after that one is made every night.`
-          }
-        />
-      )}
-      {job.failure && <Alert type="error" showIcon role="alert" className="status-warning" title={job.failure} />}
-      {job.running && (
-        <Alert type="info" showIcon role="status" className="status-warning" title={`${DOING[job.running]} …`} />
-      )}
+      <Warnings status={status} />
+      {job.failure && <Alert type="error" role="alert" className="status-warning" title={job.failure} />}
+      {job.running && <Alert type="info" role="status" className="status-warning" title={`${DOING[job.running]} …`} />}
       <div className="columns">
         <div>
           {status.copy && (
@@ -110,154 +89,218 @@ function Shown({ status }: { status: Status }) {
               onDiscard={() => job.ask({ kind: "discard" })}
             />
           )}
-          <section className="panel block" aria-label={t`Backups`}>
-            <h2>
-              <Trans>Backups</Trans>
-            </h2>
-            <p className="small">
-              <Trans>
-                Made every night; kept for 14 days, and the first of each month for a year. Download one now and then
-                and keep it on another machine.
-              </Trans>
-            </p>
-            <Button
-              type="primary"
-              disabled={job.running !== null}
-              loading={job.running === "backup"}
-              onClick={() => job.ask({ kind: "backup" })}
-            >
-              <Trans>Back up now</Trans>
-            </Button>
-            {status.backups.length > 0 && (
-              <div className="plain-scroll">
-                <table className="plain-table status-backups">
-                  <thead>
-                    <tr>
-                      <th scope="col">
-                        <Trans>Made</Trans>
-                      </th>
-                      <th scope="col">
-                        <Trans>Why</Trans>
-                      </th>
-                      <th scope="col">
-                        <Trans>Size</Trans>
-                      </th>
-                      <th scope="col">
-                        <span className="visually-hidden">
-                          <Trans>Ways</Trans>
-                        </span>
-                      </th>
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {status.backups.map((backup) => (
-                      <tr key={backup.name}>
-                        <td>{dayAndTime(backup.madeAt)}</td>
-                        <td>{KINDS[backup.kind]}</td>
-                        <td>{amount(backup.bytes)}</td>
-                        <td className="line-ways">
-                          <a href={`/api/backups/${backup.name}`} download>
-                            <Trans>Download</Trans>
-                          </a>
-                          <Button
-                            size="small"
-                            disabled={job.running !== null}
-                            onClick={() => job.ask({ kind: "look", name: backup.name })}
-                          >
-                            <Trans>Restore to a copy</Trans>
-                          </Button>
-                        </td>
-                      </tr>
-                    ))}
-                  </tbody>
-                </table>
-              </div>
-            )}
-          </section>
+          <Backups backups={status.backups} running={job.running} onAsk={job.ask} />
         </div>
         <div>
-          <section className="panel block" aria-label={t`Server`}>
-            <h2>
-              <Trans>Server</Trans>
-            </h2>
-            <dl className="status-facts">
-              <dt>
-                <Trans>Periplus</Trans>
-              </dt>
-              <dd>{status.version}</dd>
-              <dt>
-                <Trans>Disk</Trans>
-              </dt>
-              <dd>
-                <Trans>
-                  {amount(status.disk.free)} free of {amount(status.disk.total)}
-                </Trans>
-              </dd>
-              <dt>
-                <Trans>Database</Trans>
-              </dt>
-              <dd>
-                {amount(status.database.bytes)}, <span translate="no">{status.database.version}</span>
-              </dd>
-              <dt>
-                <Trans>Last backup</Trans>
-              </dt>
-              <dd>{last ? dayAndTime(last.madeAt) : t`none yet`}</dd>
-              <dt>
-                <Trans>Certificate</Trans>
-              </dt>
-              <dd>
-                {status.certificateEnd
-                  ? t`valid until ${day(status.certificateEnd)}`
-                  : t`none: only this machine reaches the gym`}
-              </dd>
-            </dl>
-          </section>
-          <section className="panel block" aria-label={t`Walls`}>
-            <h2>
-              <Trans>Walls</Trans>
-            </h2>
-            {status.walls.length === 0 ? (
-              <p className="small">
-                <Trans>No wall yet. Add one under Run, Walls.</Trans>
-              </p>
-            ) : (
-              <dl className="status-facts">
-                {status.walls.map((wall) => (
-                  <div key={wall.name}>
-                    <dt>{wall.name}</dt>
-                    <dd>{wall.seenAt ? t`seen ${dayAndTime(wall.seenAt)}` : t`not opened yet`}</dd>
-                  </div>
-                ))}
-              </dl>
-            )}
-          </section>
-          <section className="panel block" aria-label={t`Quotas`}>
-            <h2>
-              <Trans>Storage</Trans>
-            </h2>
-            <dl className="status-facts">
-              {status.quotas.map((quota) => (
-                <div key={quota.what}>
-                  <dt>{quota.what}</dt>
-                  <dd>
-                    {quota.unit === "bytes"
-                      ? t`${amount(quota.used)} of ${amount(quota.limit)}`
-                      : t`${quota.used.toLocaleString("en-GB")} of ${quota.limit.toLocaleString("en-GB")}`}
-                    <meter
-                      min={0}
-                      max={quota.limit}
-                      high={0.8 * quota.limit}
-                      value={quota.used}
-                      aria-label={t`${quota.what} used`}
-                    />
-                  </dd>
-                </div>
-              ))}
-            </dl>
-          </section>
+          <Server status={status} />
+          <Walls walls={status.walls} />
+          <Storage quotas={status.quotas} />
         </div>
       </div>
     </>
+  );
+}
+
+/** What the gym should act on soon. */
+function Warnings({ status }: { status: Status }) {
+  const last = status.backups[0];
+  return (
+    <>
+      {status.diskIsNearlyFull && (
+        <Alert
+          type="warning"
+          className="status-warning"
+          title={t`The disk is nearly full: ${amount(status.disk.free)} are free. Free some space on the gym’s server, or saving will stop.`}
+        />
+      )}
+      {status.backupIsOld && (
+        <Alert
+          type="warning"
+          className="status-warning"
+          title={
+            last
+              ? t`The last backup is from ${day(last.madeAt)}. Make one now, and leave the server on at night.`
+              : t`There is no backup yet. Make one now; after that one is made every night.`
+          }
+        />
+      )}
+    </>
+  );
+}
+
+interface BackupsProps {
+  backups: Status["backups"];
+  running: JobKind | null;
+  onAsk: ReturnType<typeof useJob>["ask"];
+}
+
+function Backups({ backups, running, onAsk }: BackupsProps) {
+  return (
+    <section className="panel block" aria-label={t`Backups`}>
+      <h2>
+        <Trans>Backups</Trans>
+      </h2>
+      <p className="small">
+        <Trans>
+          Made every night; kept for 14 days, and the first of each month for a year. Download one now and then and keep
+          it on another machine.
+        </Trans>
+      </p>
+      <Button
+        type="primary"
+        disabled={running !== null}
+        loading={running === "backup"}
+        onClick={() => onAsk({ kind: "backup" })}
+      >
+        <Trans>Back up now</Trans>
+      </Button>
+      {backups.length > 0 && (
+        <div className="plain-scroll">
+          <BackupTable backups={backups} running={running} onAsk={onAsk} />
+        </div>
+      )}
+    </section>
+  );
+}
+
+function Server({ status }: { status: Status }) {
+  const last = status.backups[0];
+  return (
+    <section className="panel block" aria-label={t`Server`}>
+      <h2>
+        <Trans>Server</Trans>
+      </h2>
+      <dl className="status-facts">
+        <dt>
+          <Trans>Periplus</Trans>
+        </dt>
+        <dd>{status.version}</dd>
+        <dt>
+          <Trans>Disk</Trans>
+        </dt>
+        <dd>
+          <Trans>
+            {amount(status.disk.free)} free of {amount(status.disk.total)}
+          </Trans>
+        </dd>
+        <dt>
+          <Trans>Database</Trans>
+        </dt>
+        <dd>
+          {amount(status.database.bytes)}, <span translate="no">{status.database.version}</span>
+        </dd>
+        <dt>
+          <Trans>Last backup</Trans>
+        </dt>
+        <dd>{last ? dayAndTime(last.madeAt) : t`none yet`}</dd>
+        <dt>
+          <Trans>Certificate</Trans>
+        </dt>
+        <dd>
+          {status.certificateEnd
+            ? t`valid until ${day(status.certificateEnd)}`
+            : t`none: only this machine reaches the gym`}
+        </dd>
+      </dl>
+    </section>
+  );
+}
+
+function Walls({ walls }: { walls: Status["walls"] }) {
+  return (
+    <section className="panel block" aria-label={t`Walls`}>
+      <h2>
+        <Trans>Walls</Trans>
+      </h2>
+      {walls.length === 0 ? (
+        <p className="small">
+          <Trans>No wall yet. Add one under Run, Walls.</Trans>
+        </p>
+      ) : (
+        <dl className="status-facts">
+          {walls.map((wall) => (
+            <div key={wall.name}>
+              <dt>{wall.name}</dt>
+              <dd>{wall.seenAt ? t`seen ${dayAndTime(wall.seenAt)}` : t`not opened yet`}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+    </section>
+  );
+}
+
+function Storage({ quotas }: { quotas: Status["quotas"] }) {
+  return (
+    <section className="panel block" aria-label={t`Quotas`}>
+      <h2>
+        <Trans>Storage</Trans>
+      </h2>
+      <dl className="status-facts">
+        {quotas.map((quota) => (
+          <div key={quota.what}>
+            <dt>{quota.what}</dt>
+            <dd>
+              {quota.unit === "bytes"
+                ? t`${amount(quota.used)} of ${amount(quota.limit)}`
+                : t`${quota.used.toLocaleString("en-GB")} of ${quota.limit.toLocaleString("en-GB")}`}
+              <meter
+                min={0}
+                max={quota.limit}
+                high={0.8 * quota.limit}
+                value={quota.used}
+                aria-label={t`${quota.what} used`}
+              />
+            </dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
+function BackupTable({ backups, running, onAsk }: BackupsProps) {
+  return (
+    <table className="plain-table status-backups">
+      <thead>
+        <tr>
+          <th scope="col">
+            <Trans>Made</Trans>
+          </th>
+          <th scope="col">
+            <Trans>Why</Trans>
+          </th>
+          <th scope="col">
+            <Trans>Size</Trans>
+          </th>
+          <th scope="col">
+            <span className="visually-hidden">
+              <Trans>Ways</Trans>
+            </span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {backups.map((backup) => (
+          <tr key={backup.name}>
+            <td>{dayAndTime(backup.madeAt)}</td>
+            <td>{KINDS[backup.kind]}</td>
+            <td>{amount(backup.bytes)}</td>
+            <td className="line-ways">
+              <a href={`/api/backups/${backup.name}`} download>
+                <Trans>Download</Trans>
+              </a>
+              <Button
+                size="small"
+                disabled={running !== null}
+                onClick={() => onAsk({ kind: "look", name: backup.name })}
+              >
+                <Trans>Restore to a copy</Trans>
+              </Button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

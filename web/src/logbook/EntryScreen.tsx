@@ -1,31 +1,23 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { useQueryClient } from "@tanstack/react-query";
 import { Button, Input } from "antd";
-import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { bounds } from "../api/bounds";
-import { isAway, type LogEntry } from "../api/client";
-import { keys, logbookChanged } from "../api/keys";
+import type { LogEntry } from "../api/client";
 import { Failure, NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
 import { Trail } from "../ui/Trail";
-import { useKept } from "../ui/useKept";
 import { useNotice } from "../ui/useNotice";
 import { DrilledList } from "./DrilledList";
 import { EntryFields } from "./EntryFields";
-import { draftOf, type EntryDraft, requestOf, toggled } from "./entryDraft";
+import { type EntryDraft, toggled } from "./entryDraft";
 import { SaidCombinations } from "./SaidCombinations";
+import { saidOf } from "./saidOf";
 import { titleOf } from "./titleOf";
-import { correctEntry, useDeleteEntry, useLogEntry } from "./useLogbook";
+import { useCorrection } from "./useCorrection";
+import { useDeleteEntry, useLogEntry } from "./useLogbook";
 import { useLogQueue } from "./useLogQueue";
 import "./logbook.css";
-
-/** An unsaved correction, with the version it is based on. */
-interface KeptCorrection {
-  version: number;
-  draft: EntryDraft;
-}
 
 /** A logbook entry that a coach can correct. */
 export default function EntryScreen() {
@@ -47,63 +39,12 @@ export default function EntryScreen() {
 }
 
 function Entry({ entry }: { entry: LogEntry }) {
-  const queries = useQueryClient();
   const navigate = useNavigate();
   const notice = useNotice();
   const shelve = useDeleteEntry();
-  const { queue, waiting, writer } = useLogQueue();
-  const kept = useKept<KeptCorrection>(`entry ${entry.id}`);
-  // A correction of an older version does not overwrite another coach's correction.
-  const [restored, setRestored] = useState(() => {
-    const found = kept.read();
-    return found?.version === entry.version ? found.draft : null;
-  });
-  const [draft, setDraft] = useState<EntryDraft>(() => restored ?? draftOf(entry));
-  const [error, setError] = useState<unknown>(null);
-  const [saves, setSaves] = useState(false);
-  const change = (part: Partial<EntryDraft>) =>
-    setDraft((now) => {
-      const next = { ...now, ...part };
-      kept.write({ version: entry.version, draft: next });
-      return next;
-    });
-  const discard = () => {
-    kept.forget();
-    setRestored(null);
-    setDraft(draftOf(entry));
-  };
-  const isChanged = JSON.stringify(requestOf(draft, null)) !== JSON.stringify(requestOf(draftOf(entry), null));
-  const waits = waiting.find(({ corrects }) => corrects?.id === entry.id);
+  const correction = useCorrection(entry);
+  const { draft, change } = correction;
   const title = titleOf(draft.name, draft.day);
-
-  const save = async (what: EntryDraft) => {
-    const body = requestOf(what, null);
-    setSaves(true);
-    setError(null);
-    try {
-      const saved = await correctEntry(entry.id, entry.version, body);
-      kept.forget();
-      const before = { ...draftOf(entry), combinations: entry.run === null ? saidOf(entry) : null };
-      queries.setQueryData(keys.logEntry(entry.id), saved);
-      logbookChanged(queries);
-      notice.undo(t`Saved.`, () => {
-        void correctEntry(saved.id, saved.version, requestOf(before, null))
-          .then(() => logbookChanged(queries))
-          .catch(notice.failed);
-      });
-    } catch (failed) {
-      if (isAway(failed)) {
-        kept.forget();
-        const corrects = { id: entry.id, version: entry.version };
-        queue.add({ key: `correct-${entry.id}`, corrects, writer, title, body });
-        notice.done(t`Saved on this device. It is sent when the server is back.`);
-      } else {
-        setError(failed);
-      }
-    } finally {
-      setSaves(false);
-    }
-  };
   const put = (restore: boolean) =>
     shelve.mutate(
       { entry, restore },
@@ -133,35 +74,7 @@ function Entry({ entry }: { entry: LogEntry }) {
           </Button>
         </span>
       </header>
-      {entry.removed && (
-        <p className="log-removed">
-          <Trans>Deleted: it counts in no report until it is restored.</Trans>
-        </p>
-      )}
-      {!entry.isChecked && !entry.removed && (
-        <p className="log-entry-new" role="note">
-          <Trans>The walls logged it. Add who was there and what fell apart, or confirm it. </Trans>
-          <Button size="small" onClick={() => save(draft)} loading={saves}>
-            <Trans>Confirm</Trans>
-          </Button>
-        </p>
-      )}
-      {waits && (
-        <p className="changed-meanwhile" role="status">
-          {waits.refused ?? t`A correction waits on this device until the server is back.`}{" "}
-          <Button size="small" onClick={() => queue.drop(waits.key)}>
-            <Trans>Without it</Trans>
-          </Button>
-        </p>
-      )}
-      {restored && isChanged && (
-        <p className="changed-meanwhile" role="status">
-          <Trans>This is what you were changing before you left; it is not saved yet. </Trans>
-          <Button size="small" onClick={discard}>
-            <Trans>Discard</Trans>
-          </Button>
-        </p>
-      )}
+      <EntryNotices entry={entry} correction={correction} />
       <div className="log-entry-grid">
         <section className="panel block stack" aria-label={t`About it`}>
           <EntryFields draft={draft} onChange={change} />
@@ -177,7 +90,7 @@ function Entry({ entry }: { entry: LogEntry }) {
             />
           </div>
           <Failure
-            error={error}
+            error={correction.error}
             more={
               <Link to={`/logbook/${entry.id}`}>
                 <Trans>Load the newest</Trans>
@@ -185,68 +98,110 @@ function Entry({ entry }: { entry: LogEntry }) {
             }
           />
           <div className="log-entry-actions">
-            <Button type="primary" size="large" disabled={!isChanged} loading={saves} onClick={() => save(draft)}>
+            <Button
+              type="primary"
+              size="large"
+              disabled={!correction.isChanged}
+              loading={correction.isSaving}
+              onClick={correction.save}
+            >
               <Trans>Save</Trans>
             </Button>
-            {isChanged && (
-              <Button size="large" onClick={discard}>
+            {correction.isChanged && (
+              <Button size="large" onClick={correction.discard}>
                 <Trans>Undo changes</Trans>
               </Button>
             )}
           </div>
         </section>
-        <section aria-label={t`What was drilled`} className="log-entry-drilled">
-          <h2>
-            <Trans>What was drilled</Trans>
-          </h2>
-          <p className="small">
-            <Trans>
-              {Math.round(entry.workMs / 60_000)} minutes of work. Touch the link that fell apart, on the line or below
-              it.
-            </Trans>
-          </p>
-          {entry.drilled.length === 0 && draft.combinations === null && (
-            <p className="panel empty">
-              <Trans>No combination: free work, or a round timer.</Trans>
-            </p>
-          )}
-          <DrilledList
-            drilled={entry.drilled}
-            fallen={draft.fallen}
-            onToggle={(chain, link) => change({ fallen: toggled(draft.fallen, chain, link) })}
-          />
-          {entry.run === null &&
-            (draft.combinations === null ? (
-              <Button onClick={() => change({ combinations: saidOf(entry) })}>
-                <Trans>Change what was drilled</Trans>
-              </Button>
-            ) : (
-              <div className="panel block">
-                <SaidCombinations
-                  combinations={draft.combinations}
-                  onChange={(combinations) => change({ combinations })}
-                />
-              </div>
-            ))}
-        </section>
+        <Drilled entry={entry} draft={draft} onChange={change} />
       </div>
     </main>
   );
 }
 
-/** Returns the drilled combinations in the form of an entry by hand. */
-function saidOf(entry: LogEntry): NonNullable<EntryDraft["combinations"]> {
-  return entry.drilled.flatMap(({ id, name, text, ms, otherMs }) =>
-    id === null
-      ? []
-      : [
-          {
-            id,
-            name,
-            text,
-            minutes: Math.round(ms / 6000) / 10,
-            stance: otherMs === 0 ? ("own" as const) : otherMs >= ms ? ("other" as const) : ("both" as const),
-          },
-        ],
+type Correction = ReturnType<typeof useCorrection>;
+
+/** What a coach should know of an entry before changing it. */
+function EntryNotices({ entry, correction }: { entry: LogEntry; correction: Correction }) {
+  const { queue, waiting } = useLogQueue();
+  const waits = waiting.find(({ corrects }) => corrects?.id === entry.id);
+  return (
+    <>
+      {entry.removed && (
+        <p className="log-removed">
+          <Trans>Deleted: it counts in no report until it is restored.</Trans>
+        </p>
+      )}
+      {!entry.isChecked && !entry.removed && (
+        <p className="log-entry-new" role="note">
+          <Trans>The walls logged it. Add who was there and what fell apart, or confirm it. </Trans>
+          <Button size="small" onClick={correction.save} loading={correction.isSaving}>
+            <Trans>Confirm</Trans>
+          </Button>
+        </p>
+      )}
+      {waits && (
+        <p className="changed-meanwhile" role="status">
+          {waits.refused ?? t`A correction waits on this device until the server is back.`}{" "}
+          <Button size="small" onClick={() => queue.drop(waits.key)}>
+            <Trans>Without it</Trans>
+          </Button>
+        </p>
+      )}
+      {correction.isRestored && correction.isChanged && (
+        <p className="changed-meanwhile" role="status">
+          <Trans>This is what you were changing before you left; it is not saved yet. </Trans>
+          <Button size="small" onClick={correction.discard}>
+            <Trans>Discard</Trans>
+          </Button>
+        </p>
+      )}
+    </>
+  );
+}
+
+interface DrilledProps {
+  entry: LogEntry;
+  draft: EntryDraft;
+  onChange: (part: Partial<EntryDraft>) => void;
+}
+
+/** What was drilled, with the links that fell apart. */
+function Drilled({ entry, draft, onChange }: DrilledProps) {
+  return (
+    <section aria-label={t`What was drilled`} className="log-entry-drilled">
+      <h2>
+        <Trans>What was drilled</Trans>
+      </h2>
+      <p className="small">
+        <Trans>
+          {Math.round(entry.workMs / 60_000)} minutes of work. Touch the link that fell apart, on the line or below it.
+        </Trans>
+      </p>
+      {entry.drilled.length === 0 && draft.combinations === null && (
+        <p className="panel empty">
+          <Trans>No combination: free work, or a round timer.</Trans>
+        </p>
+      )}
+      <DrilledList
+        drilled={entry.drilled}
+        fallen={draft.fallen}
+        onToggle={(chain, link) => onChange({ fallen: toggled(draft.fallen, chain, link) })}
+      />
+      {entry.run === null &&
+        (draft.combinations === null ? (
+          <Button onClick={() => onChange({ combinations: saidOf(entry) })}>
+            <Trans>Change what was drilled</Trans>
+          </Button>
+        ) : (
+          <div className="panel block">
+            <SaidCombinations
+              combinations={draft.combinations}
+              onChange={(combinations) => onChange({ combinations })}
+            />
+          </div>
+        ))}
+    </section>
   );
 }

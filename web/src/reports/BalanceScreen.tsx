@@ -1,10 +1,11 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import type { LoadReport } from "../api/client";
 import { Columns } from "../plot/Columns";
 import { PlotTable } from "../plot/PlotTable";
 import { Share } from "../plot/Share";
-import { Failure } from "../ui/Failure";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
+import { Findings } from "./Findings";
 import { minutes, shortDay } from "./period";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { useAsked, useLoad } from "./useReports";
@@ -25,128 +26,18 @@ export default function BalanceScreen() {
   return (
     <main className="page">
       <ReportHead title={t`Balance`} />
-      <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Loading what={t`Counting`} />}
+      <Loaded query={report} what={t`Counting`} />
       {sum?.sessions === 0 && (
         <NothingLogged what={t`How the stances, sides, targets and limbs stand against each other.`} />
       )}
       {report.data && sum && sum.sessions > 0 && (
         <>
-          {report.data.findings.length > 0 && (
-            <section className="panel block report-findings" aria-label={t`To be reviewed`}>
-              <ul>
-                {report.data.findings.map((finding) => (
-                  <li key={finding}>{finding}</li>
-                ))}
-              </ul>
-            </section>
-          )}
+          <Findings findings={report.data.findings} />
           <div className="report-grid">
-            <section className="panel block">
-              <Share
-                title={t`Minutes in each stance`}
-                parts={STANCES.map(({ stance, name, tone }) => ({
-                  name,
-                  tone,
-                  value: sum.stanceMs[stance],
-                  says: minutes(sum.stanceMs[stance]),
-                }))}
-              />
-              <Share
-                title={t`Left and right`}
-                parts={[
-                  { name: t`left`, tone: "lead", value: sum.sides.left, says: count(sum.sides.left) },
-                  { name: t`right`, tone: "rear", value: sum.sides.right, says: count(sum.sides.right) },
-                ]}
-              />
-              <Share
-                title={t`Head, body, leg`}
-                parts={[
-                  { name: t`head`, tone: "lead", value: sum.targets.head, says: count(sum.targets.head) },
-                  { name: t`body`, tone: "sun", value: sum.targets.body, says: count(sum.targets.body) },
-                  { name: t`leg`, tone: "rear", value: sum.targets.leg, says: count(sum.targets.leg) },
-                ]}
-              />
-              <Share
-                title={t`Hands and legs`}
-                parts={[
-                  { name: t`hands`, tone: "lead", value: sum.limbs.hand, says: count(sum.limbs.hand) },
-                  { name: t`elbows`, tone: "ink-soft", value: sum.limbs.elbow, says: count(sum.limbs.elbow) },
-                  { name: t`kicks`, tone: "sun", value: sum.limbs.leg, says: count(sum.limbs.leg) },
-                  { name: t`knees`, tone: "rear", value: sum.limbs.knee, says: count(sum.limbs.knee) },
-                ]}
-              />
-              <Share
-                title={t`What a repetition opens with`}
-                parts={[
-                  { name: t`a jab`, tone: "lead", value: sum.jabOpenings, says: count(sum.jabOpenings) },
-                  {
-                    name: t`another strike`,
-                    tone: "rear",
-                    value: sum.openings - sum.jabOpenings,
-                    says: count(sum.openings - sum.jabOpenings),
-                  },
-                ]}
-              />
-            </section>
+            <Shares sum={sum} />
             <div className="report-side">
-              <section className="panel block">
-                <h2>
-                  <Trans>Minutes in each stance, by week</Trans>
-                </h2>
-                <PlotTable
-                  caption={t`Minutes in each stance by week`}
-                  columns={[t`Week of`, t`Orthodox`, t`Southpaw`]}
-                  rows={weeks.map(({ week, stanceMs }) => [
-                    week,
-                    Math.round(stanceMs.orthodox / 60_000),
-                    Math.round(stanceMs.southpaw / 60_000),
-                  ])}
-                >
-                  <Columns
-                    label={t`Minutes in each stance by week`}
-                    unit="min"
-                    parts={[...STANCES]}
-                    columns={weeks.map(({ week, stanceMs }) => ({
-                      key: week,
-                      name: shortDay(week),
-                      says: t`Week of ${shortDay(week)}: ${minutes(stanceMs.orthodox)} orthodox, ${minutes(stanceMs.southpaw)} southpaw`,
-                      values: [stanceMs.orthodox / 60_000, stanceMs.southpaw / 60_000],
-                    }))}
-                  />
-                </PlotTable>
-              </section>
-              <section className="panel block">
-                <h2>
-                  <Trans>Strikes to head, body and leg, by week</Trans>
-                </h2>
-                <PlotTable
-                  caption={t`Strikes to head, body and leg by week`}
-                  columns={[t`Week of`, t`Head`, t`Body`, t`Leg`]}
-                  rows={weeks.map(({ week, targets }) => [
-                    week,
-                    Math.round(targets.head),
-                    Math.round(targets.body),
-                    Math.round(targets.leg),
-                  ])}
-                >
-                  <Columns
-                    label={t`Strikes to head, body and leg by week`}
-                    unit="strikes"
-                    parts={[
-                      { name: t`head`, tone: "lead" },
-                      { name: t`body`, tone: "sun" },
-                      { name: t`leg`, tone: "rear" },
-                    ]}
-                    columns={weeks.map(({ week, targets }) => ({
-                      key: week,
-                      name: shortDay(week),
-                      says: t`Week of ${shortDay(week)}: ${count(targets.head)} to the head, ${count(targets.body)} to the body, ${count(targets.leg)} to the leg`,
-                      values: [targets.head, targets.body, targets.leg],
-                    }))}
-                  />
-                </PlotTable>
-              </section>
+              <StancesByWeek weeks={weeks} />
+              <TargetsByWeek weeks={weeks} />
               <p className="small">
                 <Trans>
                   Counted for one athlete who attended everything, averaged over the stances and levels that attended;
@@ -158,5 +49,126 @@ export default function BalanceScreen() {
         </>
       )}
     </main>
+  );
+}
+
+type Weeks = LoadReport["weeks"];
+
+function Shares({ sum }: { sum: LoadReport["sum"] }) {
+  return (
+    <section className="panel block">
+      <Share
+        title={t`Minutes in each stance`}
+        parts={STANCES.map(({ stance, name, tone }) => ({
+          name,
+          tone,
+          value: sum.stanceMs[stance],
+          says: minutes(sum.stanceMs[stance]),
+        }))}
+      />
+      <Share
+        title={t`Left and right`}
+        parts={[
+          { name: t`left`, tone: "lead", value: sum.sides.left, says: count(sum.sides.left) },
+          { name: t`right`, tone: "rear", value: sum.sides.right, says: count(sum.sides.right) },
+        ]}
+      />
+      <Share
+        title={t`Head, body, leg`}
+        parts={[
+          { name: t`head`, tone: "lead", value: sum.targets.head, says: count(sum.targets.head) },
+          { name: t`body`, tone: "sun", value: sum.targets.body, says: count(sum.targets.body) },
+          { name: t`leg`, tone: "rear", value: sum.targets.leg, says: count(sum.targets.leg) },
+        ]}
+      />
+      <Share
+        title={t`Hands and legs`}
+        parts={[
+          { name: t`hands`, tone: "lead", value: sum.limbs.hand, says: count(sum.limbs.hand) },
+          { name: t`elbows`, tone: "ink-soft", value: sum.limbs.elbow, says: count(sum.limbs.elbow) },
+          { name: t`kicks`, tone: "sun", value: sum.limbs.leg, says: count(sum.limbs.leg) },
+          { name: t`knees`, tone: "rear", value: sum.limbs.knee, says: count(sum.limbs.knee) },
+        ]}
+      />
+      <Share
+        title={t`What a repetition opens with`}
+        parts={[
+          { name: t`a jab`, tone: "lead", value: sum.jabOpenings, says: count(sum.jabOpenings) },
+          {
+            name: t`another strike`,
+            tone: "rear",
+            value: sum.openings - sum.jabOpenings,
+            says: count(sum.openings - sum.jabOpenings),
+          },
+        ]}
+      />
+    </section>
+  );
+}
+
+function StancesByWeek({ weeks }: { weeks: Weeks }) {
+  return (
+    <section className="panel block">
+      <h2>
+        <Trans>Minutes in each stance, by week</Trans>
+      </h2>
+      <PlotTable
+        caption={t`Minutes in each stance by week`}
+        columns={[t`Week of`, t`Orthodox`, t`Southpaw`]}
+        rows={weeks.map(({ week, stanceMs }) => [
+          week,
+          Math.round(stanceMs.orthodox / 60_000),
+          Math.round(stanceMs.southpaw / 60_000),
+        ])}
+      >
+        <Columns
+          label={t`Minutes in each stance by week`}
+          unit="min"
+          parts={[...STANCES]}
+          columns={weeks.map(({ week, stanceMs }) => ({
+            key: week,
+            name: shortDay(week),
+            says: t`Week of ${shortDay(week)}: ${minutes(stanceMs.orthodox)} orthodox, ${minutes(stanceMs.southpaw)} southpaw`,
+            values: [stanceMs.orthodox / 60_000, stanceMs.southpaw / 60_000],
+          }))}
+        />
+      </PlotTable>
+    </section>
+  );
+}
+
+function TargetsByWeek({ weeks }: { weeks: Weeks }) {
+  return (
+    <section className="panel block">
+      <h2>
+        <Trans>Strikes to head, body and leg, by week</Trans>
+      </h2>
+      <PlotTable
+        caption={t`Strikes to head, body and leg by week`}
+        columns={[t`Week of`, t`Head`, t`Body`, t`Leg`]}
+        rows={weeks.map(({ week, targets }) => [
+          week,
+          Math.round(targets.head),
+          Math.round(targets.body),
+          Math.round(targets.leg),
+        ])}
+      >
+        <Columns
+          label={t`Strikes to head, body and leg by week`}
+          unit="strikes"
+          parts={[
+            { name: t`head`, tone: "lead" },
+            { name: t`body`, tone: "sun" },
+            { name: t`leg`, tone: "rear" },
+          ]}
+          columns={weeks.map(({ week, targets }) => ({
+            key: week,
+            name: shortDay(week),
+            says: t`Week of ${shortDay(week)}: ${count(targets.head)} to the head, ${count(targets.body)} to the body, ${count(targets.leg)} to the leg`,
+            values: [targets.head, targets.body, targets.leg],
+          }))}
+        />
+      </PlotTable>
+    </section>
   );
 }

@@ -8,9 +8,9 @@ import { PlotTable } from "../plot/PlotTable";
 import { Share } from "../plot/Share";
 import { monthName } from "../sessions/time";
 import { ExportMenu } from "../ui/ExportMenu";
-import { Failure } from "../ui/Failure";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { LogNav } from "../ui/LogNav";
+import { Findings } from "./Findings";
 import { minutes, monthBeside, shortDay } from "./period";
 import { useAsked, useMonth } from "./useReports";
 import "./reports.css";
@@ -44,21 +44,14 @@ export default function MonthScreen() {
           </>
         )}
       </header>
-      <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Loading what={t`Counting`} />}
-      {report.data && <Month report={report.data} />}
+      <Loaded query={report} what={t`Counting`}>
+        {(data) => <Month report={data} />}
+      </Loaded>
     </main>
   );
 }
 
 function Month({ report }: { report: MonthReport }) {
-  const { sum, before } = report;
-  const jab = sum.openings > 0 ? Math.round((100 * sum.jabOpenings) / sum.openings) : null;
-  const weapons = report.weapons
-    .map((name) => ({ name, value: sum.weapons[name] ?? 0 }))
-    .filter(({ value }) => value > 0)
-    .sort((one, other) => other.value - one.value);
-  const most = weapons[0]?.value ?? 1;
   if (report.sessions === 0) {
     return (
       <div className="panel empty">
@@ -75,118 +68,12 @@ function Month({ report }: { report: MonthReport }) {
   }
   return (
     <>
-      <dl className="month-facts panel">
-        <Fact name={t`sessions`} value={String(report.sessions)} more={t`${before.sessions} the month before`} />
-        <Fact name={t`of work`} value={minutes(report.workMs)} more={t`${minutes(before.workMs)} the month before`} />
-        <Fact
-          name={t`athletes a session`}
-          value={report.athletes === null ? "–" : String(report.athletes)}
-          more={report.athletes === null ? t`not counted` : ""}
-        />
-        <Fact
-          name={t`effort`}
-          value={report.effort === null ? "–" : String(report.effort)}
-          more={report.effort === null ? t`not asked` : t`of 10`}
-        />
-        <Fact name={t`open with a jab`} value={jab === null ? "–" : `${jab} %`} more="" />
-        {report.unchecked > 0 && (
-          <Fact
-            name={t`entries to review`}
-            value={String(report.unchecked)}
-            more={
-              <Link to="/logbook?unchecked=true">
-                <Trans>review them</Trans>
-              </Link>
-            }
-          />
-        )}
-      </dl>
-      {report.findings.length > 0 && (
-        <section className="panel block report-findings" aria-label={t`To be reviewed`}>
-          <ul>
-            {report.findings.map((finding) => (
-              <li key={finding}>{finding}</li>
-            ))}
-          </ul>
-        </section>
-      )}
-      <section className="panel block">
-        <h2>
-          <Trans>Minutes of work, day by day</Trans>
-        </h2>
-        <PlotTable
-          caption={t`Minutes of work by day`}
-          columns={[t`Day`, t`Minutes`]}
-          rows={report.days.map(({ day, workMs }) => [day, Math.round(workMs / 60_000)])}
-        >
-          <Columns
-            label={t`Minutes of work, day by day`}
-            unit="min"
-            height={140}
-            parts={[{ name: "work", tone: "lead" }]}
-            columns={report.days.map(({ day, workMs }) => ({
-              key: day,
-              name: String(Number(day.slice(8))),
-              says: `${shortDay(day)}: ${minutes(workMs)}`,
-              values: [workMs / 60_000],
-            }))}
-          />
-        </PlotTable>
-      </section>
+      <Facts report={report} />
+      <Findings findings={report.findings} />
+      <WorkByDay days={report.days} />
       <div className="month-grid">
-        <section className="panel block">
-          <h2>
-            <Trans>Strikes by weapon</Trans>
-          </h2>
-          <ul className="month-bars">
-            {weapons.map(({ name, value }) => (
-              <li key={name}>
-                <span>{name}</span>
-                <i aria-hidden="true">
-                  <b style={{ width: `${(100 * value) / most}%` }} />
-                </i>
-                <span>{Math.round(value).toLocaleString("en-GB")}</span>
-              </li>
-            ))}
-          </ul>
-        </section>
-        <section className="panel block">
-          <h2>
-            <Trans>Courses</Trans>
-          </h2>
-          <ul className="month-rows">
-            {report.courses.map(({ name, sessions, workMs }) => (
-              <li key={name}>
-                <span>{name}</span>
-                <span>
-                  {plural(sessions, { one: "# session", other: "# sessions" })}, {minutes(workMs)}
-                </span>
-              </li>
-            ))}
-          </ul>
-          <Share
-            title={t`Left and right`}
-            parts={[
-              { name: t`left`, tone: "lead", value: sum.sides.left },
-              { name: t`right`, tone: "rear", value: sum.sides.right },
-            ]}
-          />
-          <Share
-            title={t`Stances`}
-            parts={[
-              { name: t`orthodox`, tone: "lead", value: sum.stanceMs.orthodox },
-              { name: t`southpaw`, tone: "sun", value: sum.stanceMs.southpaw },
-            ]}
-          />
-          <Share
-            title={t`Head, body, leg`}
-            parts={[
-              { name: t`head`, tone: "lead", value: sum.targets.head },
-              { name: t`body`, tone: "sun", value: sum.targets.body },
-              { name: t`leg`, tone: "rear", value: sum.targets.leg },
-            ]}
-          />
-        </section>
+        <StrikesByWeapon report={report} />
+        <CoursesAndShares report={report} />
         <section className="panel block">
           <Rows title={t`Drilled most`} rows={report.most} says={(row) => minutes(row.ms)} />
           <Rows title={t`Fell apart`} rows={report.fell} says={(row) => t`${row.fell} of ${row.times}`} />
@@ -228,5 +115,136 @@ function Rows({ title, rows, says }: { title: string; rows: Row[]; says: (row: R
         ))}
       </ul>
     </>
+  );
+}
+
+function Facts({ report }: { report: MonthReport }) {
+  const { sum, before } = report;
+  const jab = sum.openings > 0 ? Math.round((100 * sum.jabOpenings) / sum.openings) : null;
+  return (
+    <dl className="month-facts panel">
+      <Fact name={t`sessions`} value={String(report.sessions)} more={t`${before.sessions} the month before`} />
+      <Fact name={t`of work`} value={minutes(report.workMs)} more={t`${minutes(before.workMs)} the month before`} />
+      <Fact
+        name={t`athletes a session`}
+        value={report.athletes === null ? "–" : String(report.athletes)}
+        more={report.athletes === null ? t`not counted` : ""}
+      />
+      <Fact
+        name={t`effort`}
+        value={report.effort === null ? "–" : String(report.effort)}
+        more={report.effort === null ? t`not asked` : t`of 10`}
+      />
+      <Fact name={t`open with a jab`} value={jab === null ? "–" : `${jab} %`} more="" />
+      {report.unchecked > 0 && (
+        <Fact
+          name={t`entries to review`}
+          value={String(report.unchecked)}
+          more={
+            <Link to="/logbook?unchecked=true">
+              <Trans>review them</Trans>
+            </Link>
+          }
+        />
+      )}
+    </dl>
+  );
+}
+
+/** Minutes of work on each day of the month. */
+function WorkByDay({ days }: { days: MonthReport["days"] }) {
+  return (
+    <section className="panel block">
+      <h2>
+        <Trans>Minutes of work, day by day</Trans>
+      </h2>
+      <PlotTable
+        caption={t`Minutes of work by day`}
+        columns={[t`Day`, t`Minutes`]}
+        rows={days.map(({ day, workMs }) => [day, Math.round(workMs / 60_000)])}
+      >
+        <Columns
+          label={t`Minutes of work, day by day`}
+          unit="min"
+          height={140}
+          parts={[{ name: "work", tone: "lead" }]}
+          columns={days.map(({ day, workMs }) => ({
+            key: day,
+            name: String(Number(day.slice(8))),
+            says: `${shortDay(day)}: ${minutes(workMs)}`,
+            values: [workMs / 60_000],
+          }))}
+        />
+      </PlotTable>
+    </section>
+  );
+}
+
+function StrikesByWeapon({ report }: { report: MonthReport }) {
+  const weapons = report.weapons
+    .map((name) => ({ name, value: report.sum.weapons[name] ?? 0 }))
+    .filter(({ value }) => value > 0)
+    .sort((one, other) => other.value - one.value);
+  const most = weapons[0]?.value ?? 1;
+  return (
+    <section className="panel block">
+      <h2>
+        <Trans>Strikes by weapon</Trans>
+      </h2>
+      <ul className="month-bars">
+        {weapons.map(({ name, value }) => (
+          <li key={name}>
+            <span>{name}</span>
+            <i aria-hidden="true">
+              <b style={{ width: `${(100 * value) / most}%` }} />
+            </i>
+            <span>{Math.round(value).toLocaleString("en-GB")}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function CoursesAndShares({ report }: { report: MonthReport }) {
+  const { sum, courses } = report;
+  return (
+    <section className="panel block">
+      <h2>
+        <Trans>Courses</Trans>
+      </h2>
+      <ul className="month-rows">
+        {courses.map(({ name, sessions, workMs }) => (
+          <li key={name}>
+            <span>{name}</span>
+            <span>
+              {plural(sessions, { one: "# session", other: "# sessions" })}, {minutes(workMs)}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <Share
+        title={t`Left and right`}
+        parts={[
+          { name: t`left`, tone: "lead", value: sum.sides.left },
+          { name: t`right`, tone: "rear", value: sum.sides.right },
+        ]}
+      />
+      <Share
+        title={t`Stances`}
+        parts={[
+          { name: t`orthodox`, tone: "lead", value: sum.stanceMs.orthodox },
+          { name: t`southpaw`, tone: "sun", value: sum.stanceMs.southpaw },
+        ]}
+      />
+      <Share
+        title={t`Head, body, leg`}
+        parts={[
+          { name: t`head`, tone: "lead", value: sum.targets.head },
+          { name: t`body`, tone: "sun", value: sum.targets.body },
+          { name: t`leg`, tone: "rear", value: sum.targets.leg },
+        ]}
+      />
+    </section>
   );
 }

@@ -70,36 +70,9 @@ function useContentCheck(content: Content | null): Check | undefined {
 }
 
 function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
-  const user = useSession().data?.user;
-  const notice = useNotice();
-  const navigate = useNavigate();
-  const decide = useDecide(proposal);
-  const [remark, setRemark] = useState("");
   const after = useContentCheck(proposal.result);
   const before = useContentCheck(proposal.kind === "change" ? proposal.newest : null);
   const decided = proposal.state === "approved" || proposal.state === "withdrawn";
-  const mayDecide = useMay("DECIDE_PROPOSALS");
-  const own = user?.id === proposal.author.id;
-  const both = proposal.changed.filter((field) => proposal.movedOn.includes(field));
-
-  const run = (decision: Decision, said: string) =>
-    decide.mutate(
-      { decision, remark, against: proposal.combination?.version ?? null },
-      {
-        onSuccess: (done) => {
-          notice.done(said);
-          setRemark("");
-          if (decision === "approve" && done.combination) {
-            void navigate(`/combinations/${done.combination.id}`);
-          }
-        },
-        onError: (error) => {
-          if (refusal(error).type === "changed-meanwhile") {
-            again();
-          }
-        },
-      },
-    );
 
   return (
     <main className="page">
@@ -123,38 +96,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
       <div className="columns">
         <div>
           {proposal.answer && <Answer proposal={proposal} />}
-          {!decided && proposal.combination?.archived && (
-            <p className="changed-meanwhile" role="note">
-              {proposal.kind === "retire"
-                ? t`This combination was archived meanwhile, so there is nothing left to approve.`
-                : t`This combination is archived. Approving changes it there and it stays archived; to have it in use, restore it on its page.`}
-            </p>
-          )}
-          {proposal.sameChain.length > 0 && (
-            <p className="changed-meanwhile" role="note">
-              <Trans>The same chain waits in </Trans>
-              {proposal.sameChain.map((other, index) => (
-                <span key={other.id}>
-                  <Trans>
-                    {index > 0 && ", "}
-                    <Link to={`/review/${other.id}`}>{other.name}</Link> by {other.author}
-                  </Trans>
-                </span>
-              ))}
-              <Trans>. Only one of them can be approved.</Trans>
-            </p>
-          )}
-          {!decided && proposal.movedOn.length > 0 && (
-            <p className="changed-meanwhile" role="note">
-              <Trans>
-                Since this was proposed, others changed {proposal.movedOn.join(", ")} of the combination. It is compared
-                with the newest version; their changes stay
-                {both.length > 0
-                  ? t`, but for ${both.join(", ")}, which both changed: approving takes the proposal's.`
-                  : "."}
-              </Trans>
-            </p>
-          )}
+          <Notices proposal={proposal} isDecided={decided} />
           <section className="panel block" aria-label={t`Preview`}>
             {proposal.kind === "change" && before && after && before.notation !== after.notation ? (
               <Compare
@@ -172,99 +114,8 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
           {after && <CheckBeforeAfter before={before} after={after} />}
         </div>
         <aside>
-          {!decided && (
-            <section className="panel block decide" aria-label={t`Decide`}>
-              <h2>{mayDecide ? t`Decide` : own ? t`Your proposal` : t`Waits for the head coach`}</h2>
-              <Failure error={decide.error} />
-              {(mayDecide || own) && (
-                <>
-                  <label htmlFor="remark">
-                    <Trans>Remark</Trans>
-                  </label>
-                  <Input.TextArea
-                    id="remark"
-                    rows={3}
-                    {...bounds("DecisionRequest", "remark")}
-                    value={remark}
-                    onChange={(event) => setRemark(event.target.value)}
-                    placeholder={mayDecide ? t`What is good, or what should be done` : t`What you changed, and why`}
-                  />
-                </>
-              )}
-              <span className="decide-buttons">
-                {mayDecide && (
-                  <>
-                    <Button
-                      type="primary"
-                      loading={decide.isPending}
-                      disabled={proposal.kind === "retire" && proposal.combination?.archived === true}
-                      onClick={() =>
-                        run(
-                          "approve",
-                          proposal.kind === "change" && proposal.combination?.archived
-                            ? t`Approved; the combination stays archived.`
-                            : t`Approved.`,
-                        )
-                      }
-                    >
-                      {proposal.kind === "retire" ? t`Approve: archive it` : t`Approve`}
-                    </Button>
-                    {proposal.state === "open" && !own && (
-                      <Button
-                        disabled={remark.trim() === ""}
-                        title={remark.trim() === "" ? t`Say in a remark what is to be done` : undefined}
-                        onClick={() => run("return", t`Sent back to its author.`)}
-                      >
-                        <Trans>Send back</Trans>
-                      </Button>
-                    )}
-                    {proposal.kind !== "retire" && (
-                      <Button onClick={() => navigate(`/bench?${benchAddress(proposal)}`)}>
-                        <Trans>Edit, then approve</Trans>
-                      </Button>
-                    )}
-                  </>
-                )}
-                {own && proposal.kind !== "retire" && (
-                  <Button onClick={() => navigate(`/bench?${benchAddress(proposal)}`)}>
-                    <Trans>Revise on the bench</Trans>
-                  </Button>
-                )}
-                {(own || mayDecide) && (
-                  <Button
-                    danger
-                    onClick={() =>
-                      run(
-                        "withdraw",
-                        own ? t`Withdrawn. It is kept under “Decided”.` : t`Rejected. It is kept under “Decided”.`,
-                      )
-                    }
-                  >
-                    {own ? t`Withdraw` : t`Reject`}
-                  </Button>
-                )}
-              </span>
-              {mayDecide && proposal.kind !== "new" && (
-                <p className="small">
-                  <Trans>The current version stays in use until you approve.</Trans>
-                </p>
-              )}
-            </section>
-          )}
-          <section className="panel block" aria-label={t`So far`}>
-            <h2>
-              <Trans>So far</Trans>
-            </h2>
-            <ol className="proposal-steps">
-              {proposal.steps.map((step) => (
-                <li key={step.at + step.step}>
-                  <b>{step.who}</b> {STEPS[step.step]} <span className="small">{dayAndTime(step.at)}</span>
-                  {step.content && <div className="numbers">{step.content.text}</div>}
-                  {step.remark && <q>{step.remark}</q>}
-                </li>
-              ))}
-            </ol>
-          </section>
+          {!decided && <Decide proposal={proposal} again={again} />}
+          <Steps steps={proposal.steps} />
         </aside>
       </div>
     </main>
@@ -308,6 +159,192 @@ function Answer({ proposal }: { proposal: Proposal }) {
   );
 }
 
-function benchAddress(proposal: Proposal): URLSearchParams {
-  return new URLSearchParams({ proposal: String(proposal.id) });
+/** What has happened around a proposal since it was made. */
+function Notices({ proposal, isDecided }: { proposal: Proposal; isDecided: boolean }) {
+  const both = proposal.changed.filter((field) => proposal.movedOn.includes(field));
+  return (
+    <>
+      {!isDecided && proposal.combination?.archived && (
+        <p className="changed-meanwhile" role="note">
+          {proposal.kind === "retire"
+            ? t`This combination was archived meanwhile, so there is nothing left to approve.`
+            : t`This combination is archived. Approving changes it there and it stays archived; to have it in use, restore it on its page.`}
+        </p>
+      )}
+      {proposal.sameChain.length > 0 && (
+        <p className="changed-meanwhile" role="note">
+          <Trans>The same chain waits in </Trans>
+          {proposal.sameChain.map((other, index) => (
+            <span key={other.id}>
+              <Trans>
+                {index > 0 && ", "}
+                <Link to={`/review/${other.id}`}>{other.name}</Link> by {other.author}
+              </Trans>
+            </span>
+          ))}
+          <Trans>. Only one of them can be approved.</Trans>
+        </p>
+      )}
+      {!isDecided && proposal.movedOn.length > 0 && (
+        <p className="changed-meanwhile" role="note">
+          <Trans>
+            Since this was proposed, others changed {proposal.movedOn.join(", ")} of the combination. It is compared
+            with the newest version; their changes stay
+            {both.length > 0
+              ? t`, but for ${both.join(", ")}, which both changed: approving takes the proposal's.`
+              : "."}
+          </Trans>
+        </p>
+      )}
+    </>
+  );
+}
+
+/** The remark and the decision. */
+function Decide({ proposal, again }: { proposal: Proposal; again: () => void }) {
+  const notice = useNotice();
+  const navigate = useNavigate();
+  const decide = useDecide(proposal);
+  const [remark, setRemark] = useState("");
+  const mayDecide = useMay("DECIDE_PROPOSALS");
+  const own = useIsOwn(proposal);
+  const run = (decision: Decision, said: string) =>
+    decide.mutate(
+      { decision, remark, against: proposal.combination?.version ?? null },
+      {
+        onSuccess: (done) => {
+          notice.done(said);
+          setRemark("");
+          if (decision === "approve" && done.combination) {
+            void navigate(`/combinations/${done.combination.id}`);
+          }
+        },
+        onError: (error) => {
+          if (refusal(error).type === "changed-meanwhile") {
+            again();
+          }
+        },
+      },
+    );
+
+  return (
+    <section className="panel block decide" aria-label={t`Decide`}>
+      <h2>{mayDecide ? t`Decide` : own ? t`Your proposal` : t`Waits for the head coach`}</h2>
+      <Failure error={decide.error} />
+      {(mayDecide || own) && (
+        <>
+          <label htmlFor="remark">
+            <Trans>Remark</Trans>
+          </label>
+          <Input.TextArea
+            id="remark"
+            rows={3}
+            {...bounds("DecisionRequest", "remark")}
+            value={remark}
+            onChange={(event) => setRemark(event.target.value)}
+            placeholder={mayDecide ? t`What is good, or what should be done` : t`What you changed, and why`}
+          />
+        </>
+      )}
+      <DecideButtons proposal={proposal} remark={remark} isRunning={decide.isPending} onDecide={run} />
+      {mayDecide && proposal.kind !== "new" && (
+        <p className="small">
+          <Trans>The current version stays in use until you approve.</Trans>
+        </p>
+      )}
+    </section>
+  );
+}
+
+interface ButtonsProps {
+  proposal: Proposal;
+  remark: string;
+  isRunning: boolean;
+  onDecide: (decision: Decision, said: string) => void;
+}
+
+/** What the author and the head coach can do with a proposal. */
+function DecideButtons({ proposal, remark, isRunning, onDecide }: ButtonsProps) {
+  const navigate = useNavigate();
+  const mayDecide = useMay("DECIDE_PROPOSALS");
+  const own = useIsOwn(proposal);
+  const isArchived = proposal.combination?.archived === true;
+  const openBench = () => void navigate(`/bench?proposal=${proposal.id}`);
+  return (
+    <span className="decide-buttons">
+      {mayDecide && (
+        <>
+          <Button
+            type="primary"
+            loading={isRunning}
+            disabled={proposal.kind === "retire" && isArchived}
+            onClick={() =>
+              onDecide(
+                "approve",
+                proposal.kind === "change" && isArchived ? t`Approved; the combination stays archived.` : t`Approved.`,
+              )
+            }
+          >
+            {proposal.kind === "retire" ? t`Approve: archive it` : t`Approve`}
+          </Button>
+          {proposal.state === "open" && !own && (
+            <Button
+              disabled={remark.trim() === ""}
+              title={remark.trim() === "" ? t`Say in a remark what is to be done` : undefined}
+              onClick={() => onDecide("return", t`Sent back to its author.`)}
+            >
+              <Trans>Send back</Trans>
+            </Button>
+          )}
+          {proposal.kind !== "retire" && (
+            <Button onClick={openBench}>
+              <Trans>Edit, then approve</Trans>
+            </Button>
+          )}
+        </>
+      )}
+      {own && proposal.kind !== "retire" && (
+        <Button onClick={openBench}>
+          <Trans>Revise on the bench</Trans>
+        </Button>
+      )}
+      {(own || mayDecide) && (
+        <Button
+          danger
+          onClick={() =>
+            onDecide(
+              "withdraw",
+              own ? t`Withdrawn. It is kept under “Decided”.` : t`Rejected. It is kept under “Decided”.`,
+            )
+          }
+        >
+          {own ? t`Withdraw` : t`Reject`}
+        </Button>
+      )}
+    </span>
+  );
+}
+
+/** Tells whether the signed-in coach made the proposal. */
+function useIsOwn(proposal: Proposal): boolean {
+  return useSession().data?.user?.id === proposal.author.id;
+}
+
+function Steps({ steps }: { steps: Proposal["steps"] }) {
+  return (
+    <section className="panel block" aria-label={t`So far`}>
+      <h2>
+        <Trans>So far</Trans>
+      </h2>
+      <ol className="proposal-steps">
+        {steps.map((step) => (
+          <li key={step.at + step.step}>
+            <b>{step.who}</b> {STEPS[step.step]} <span className="small">{dayAndTime(step.at)}</span>
+            {step.content && <div className="numbers">{step.content.text}</div>}
+            {step.remark && <q>{step.remark}</q>}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
 }

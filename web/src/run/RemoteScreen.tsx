@@ -1,15 +1,13 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Modal } from "antd";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { Link, useParams } from "react-router";
-import type { Programme, Run, RunCommand } from "../api/client";
-import { newId } from "../api/newId";
+import type { Programme, Run } from "../api/client";
 import { NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
 import { QrCode } from "../ui/QrCode";
-import { useNotice } from "../ui/useNotice";
 import { stretchAfter, stretchBefore, tracksOf } from "../wall/moment";
 import { positionAt, stands } from "../wall/state";
 import { timeLeft } from "../wall/time";
@@ -17,7 +15,8 @@ import { useScreen, useTick } from "../wall/useScreen";
 import { WallPreview } from "../wall/WallScreen";
 import { RunRecord } from "./RunRecord";
 import { SwapDialog } from "./SwapDialog";
-import { useCommand, useRun } from "./useRuns";
+import { type Press, usePresses, useRemoteKeys } from "./useRemote";
+import { useRun } from "./useRuns";
 import "./run.css";
 
 /** The remote control of a session: a small view of the walls, and large buttons. */
@@ -39,13 +38,8 @@ export default function RemoteScreen() {
   return <Remote run={run.data} />;
 }
 
-type Press = Partial<RunCommand> & Pick<RunCommand, "kind">;
-
 function Remote({ run }: { run: Run }) {
   const { client, view } = useScreen(run.followKey);
-  const command = useCommand(run.id);
-  const notice = useNotice();
-  const [modal, modalHolder] = Modal.useModal();
   const [swaps, setSwaps] = useState(false);
   useTick(5);
   const now = client.clock.now();
@@ -55,50 +49,11 @@ function Remote({ run }: { run: Run }) {
   const stopped = stands(playing.state, now);
   const ended = playing.state.endedMs !== null;
 
-  // Commands are sent one after the other, each with the previous answer, so that two presses count twice.
-  const answered = useRef({ revision: run.revision, last: Promise.resolve() });
-  const { mutateAsync } = command;
-  const press = useCallback(
-    (what: Press) => {
-      const id = newId();
-      const next = async () => {
-        const seen = Math.max(answered.current.revision, client.view.run?.revision ?? 0);
-        try {
-          answered.current.revision = (await mutateAsync({ id, seen, ...what })).revision;
-          await client.refresh();
-        } catch (error) {
-          notice.failed(error);
-        }
-      };
-      answered.current.last = answered.current.last.then(next);
-    },
-    [mutateAsync, client, notice],
-  );
-  const toggle = () => press({ kind: stopped ? "resume" : "pause" });
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (event.ctrlKey || event.metaKey || event.altKey || /^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(target.tagName)) {
-        return;
-      }
-      const { programme: played } = client.view;
-      const at = client.position() ?? 0;
-      if (event.key === " ") {
-        event.preventDefault();
-        toggle();
-      } else if (event.key === "ArrowRight" && played) {
-        press({ kind: "jump", toMs: stretchAfter(played, at) });
-      } else if (event.key === "ArrowLeft" && played) {
-        press({ kind: "jump", toMs: stretchBefore(played, at) });
-      }
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  });
+  const press = usePresses(run, client);
+  useRemoteKeys(client, stopped, press);
 
   return (
     <main className="remote">
-      {modalHolder}
       <header className="remote-head">
         <Link to="/run" className="remote-out" aria-label={t`Back to running sessions`}>
           ‹
@@ -126,61 +81,9 @@ function Remote({ run }: { run: Run }) {
           <div className="remote-screen">
             <WallPreview client={client} view={view} />
           </div>
-          <div className="remote-buttons">
-            <Button
-              className="remote-back"
-              onClick={() => press({ kind: "jump", toMs: stretchBefore(programme, position) })}
-            >
-              <Trans>‹ Back</Trans>
-            </Button>
-            <Button className="remote-pause" type="primary" onClick={toggle}>
-              {stopped ? t`Resume` : t`Pause`}
-            </Button>
-            <Button
-              className="remote-skip"
-              onClick={() => press({ kind: "jump", toMs: stretchAfter(programme, position) })}
-            >
-              <Trans>Skip ›</Trans>
-            </Button>
-            <Button onClick={() => press({ kind: "longer" })}>
-              <Trans>+ 1 minute</Trans>
-            </Button>
-            <Button onClick={() => press({ kind: "again" })}>
-              <Trans>Round again</Trans>
-            </Button>
-            <Button onClick={() => setSwaps(true)}>
-              <Trans>Swap …</Trans>
-            </Button>
-          </div>
+          <RemoteButtons {...{ programme, position, stopped }} onPress={press} onSwap={() => setSwaps(true)} />
           <SessionLine programme={programme} position={position} onJump={(toMs) => press({ kind: "jump", toMs })} />
-          <footer className="remote-foot">
-            <details>
-              <summary>
-                <Trans>Code for athletes</Trans>
-              </summary>
-              <div className="wall-code">
-                <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label={t`Follow on a phone`} />
-                <a href={`/follow/${run.followKey}`} target="_blank" rel="noreferrer">
-                  <Trans>Open it</Trans>
-                </a>
-              </div>
-            </details>
-            <Button
-              danger
-              onClick={() =>
-                modal.confirm({
-                  getContainer: layers,
-                  title: t`End the session?`,
-                  content: t`The walls show that it is over. What was shown is kept.`,
-                  okText: t`End it`,
-                  cancelText: t`Cancel`,
-                  onOk: () => press({ kind: "end" }),
-                })
-              }
-            >
-              <Trans>End</Trans>
-            </Button>
-          </footer>
+          <RemoteFoot followKey={run.followKey} onEnd={() => press({ kind: "end" })} />
         </>
       )}
       {swaps && programme && (
@@ -234,5 +137,80 @@ function SessionLine({
         <span>{timeLeft(programme.lengthMs)}</span>
       </p>
     </section>
+  );
+}
+
+interface ButtonsProps {
+  programme: Programme;
+  position: number;
+  stopped: boolean;
+  onPress: (what: Press) => void;
+  onSwap: () => void;
+}
+
+function RemoteButtons({ programme, position, stopped, onPress, onSwap }: ButtonsProps) {
+  return (
+    <div className="remote-buttons">
+      <Button
+        className="remote-back"
+        onClick={() => onPress({ kind: "jump", toMs: stretchBefore(programme, position) })}
+      >
+        <Trans>‹ Back</Trans>
+      </Button>
+      <Button className="remote-pause" type="primary" onClick={() => onPress({ kind: stopped ? "resume" : "pause" })}>
+        {stopped ? t`Resume` : t`Pause`}
+      </Button>
+      <Button
+        className="remote-skip"
+        onClick={() => onPress({ kind: "jump", toMs: stretchAfter(programme, position) })}
+      >
+        <Trans>Skip ›</Trans>
+      </Button>
+      <Button onClick={() => onPress({ kind: "longer" })}>
+        <Trans>+ 1 minute</Trans>
+      </Button>
+      <Button onClick={() => onPress({ kind: "again" })}>
+        <Trans>Round again</Trans>
+      </Button>
+      <Button onClick={onSwap}>
+        <Trans>Swap …</Trans>
+      </Button>
+    </div>
+  );
+}
+
+/** The code for athletes, and the end of the session. */
+function RemoteFoot({ followKey, onEnd }: { followKey: string; onEnd: () => void }) {
+  const [modal, modalHolder] = Modal.useModal();
+  return (
+    <footer className="remote-foot">
+      {modalHolder}
+      <details>
+        <summary>
+          <Trans>Code for athletes</Trans>
+        </summary>
+        <div className="wall-code">
+          <QrCode address={`${window.location.origin}/follow/${followKey}`} label={t`Follow on a phone`} />
+          <a href={`/follow/${followKey}`} target="_blank" rel="noreferrer">
+            <Trans>Open it</Trans>
+          </a>
+        </div>
+      </details>
+      <Button
+        danger
+        onClick={() =>
+          modal.confirm({
+            getContainer: layers,
+            title: t`End the session?`,
+            content: t`The walls show that it is over. What was shown is kept.`,
+            okText: t`End it`,
+            cancelText: t`Cancel`,
+            onOk: onEnd,
+          })
+        }
+      >
+        <Trans>End</Trans>
+      </Button>
+    </footer>
   );
 }

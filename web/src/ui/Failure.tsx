@@ -1,8 +1,9 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Alert, Button } from "antd";
+import { Button } from "antd";
 import type { ReactNode } from "react";
 import { refusal } from "../api/client";
+import { Alert } from "./Alert";
 
 interface Props {
   error: unknown;
@@ -16,7 +17,6 @@ export function Failure({ error, more, onRetry }: Props) {
   return error ? (
     <Alert
       type="error"
-      showIcon
       role="alert"
       title={
         <>
