@@ -1,4 +1,3 @@
-import { t } from "@lingui/core/macro";
 import { type KeyboardEvent, type ReactNode, useEffect, useId, useMemo, useRef } from "react";
 import type { LineDrawing, Stance } from "../api/client";
 import { useWidth } from "../ui/useWidth";
@@ -72,27 +71,7 @@ export function CombinationLine({
   // A small line, or one without callbacks, is not interactive.
   const still = small || (onSelect === undefined && onPoint === undefined);
 
-  const onKey = (event: KeyboardEvent, at: number) => {
-    const edit = EDIT_KEYS[event.shiftKey ? t`Shift ${event.key}` : event.key];
-    if (edit && onEdit) {
-      event.preventDefault();
-      onEdit(edit, at);
-      return;
-    }
-    const step = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
-    if (step !== 0 && drawing.items[at + step]) {
-      event.preventDefault();
-      onSelect?.(at + step);
-      const next = event.currentTarget.parentElement?.querySelector<SVGElement>(`[data-at="${at + step}"]`);
-      next?.focus();
-    } else if (event.key === "Enter" || event.key === " ") {
-      event.preventDefault();
-      onSelect?.(at);
-    } else if (event.key === "Escape") {
-      onSelect?.(null);
-    }
-  };
-
+  const onKey = keysOf(drawing, { onSelect, onEdit });
   return (
     <div
       className={`combination-line line-${drawing.size}${overlay ? " line-plays" : ""}`}
@@ -138,23 +117,9 @@ export function CombinationLine({
             return still ? (
               drawn
             ) : (
-              <g
-                key={at}
-                data-at={at}
-                role="button"
-                aria-pressed={selected === at}
-                aria-label={item.sentence}
-                tabIndex={selected === at || (selected === null && at === 0) ? 0 : -1}
-                className="item"
-                onClick={() => onSelect?.(selected === at ? null : at)}
-                onKeyDown={(event) => onKey(event, at)}
-                onPointerEnter={() => onPoint?.(item.sentence)}
-                onPointerLeave={() => onPoint?.(null)}
-                onFocus={() => onPoint?.(item.sentence)}
-                onBlur={() => onPoint?.(null)}
-              >
+              <ItemButton key={at} {...{ item, at, selected, onSelect, onPoint }} onKey={(event) => onKey(event, at)}>
                 {drawn}
-              </g>
+              </ItemButton>
             );
           })}
         </g>
@@ -162,6 +127,60 @@ export function CombinationLine({
       </svg>
     </div>
   );
+}
+
+interface ButtonProps extends Pick<Props, "onSelect" | "onPoint"> {
+  item: LineDrawing["items"][number];
+  at: number;
+  selected: number | null;
+  onKey: (event: KeyboardEvent) => void;
+  children: ReactNode;
+}
+
+/** An item that can be selected, pointed at and edited by keys. */
+function ItemButton({ item, at, selected, onSelect, onPoint, onKey, children }: ButtonProps) {
+  return (
+    <g
+      data-at={at}
+      role="button"
+      aria-pressed={selected === at}
+      aria-label={item.sentence}
+      tabIndex={selected === at || (selected === null && at === 0) ? 0 : -1}
+      className="item"
+      onClick={() => onSelect?.(selected === at ? null : at)}
+      onKeyDown={onKey}
+      onPointerEnter={() => onPoint?.(item.sentence)}
+      onPointerLeave={() => onPoint?.(null)}
+      onFocus={() => onPoint?.(item.sentence)}
+      onBlur={() => onPoint?.(null)}
+    >
+      {children}
+    </g>
+  );
+}
+
+/** Returns what the keys do on an item: edit it, go to the one beside it, select it, or end the selection. */
+function keysOf(drawing: LineDrawing, { onSelect, onEdit }: Pick<Props, "onSelect" | "onEdit">) {
+  return (event: KeyboardEvent, at: number) => {
+    const edit = EDIT_KEYS[event.shiftKey ? `Shift ${event.key}` : event.key];
+    if (edit && onEdit) {
+      event.preventDefault();
+      onEdit(edit, at);
+      return;
+    }
+    const step = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
+    if (step !== 0 && drawing.items[at + step]) {
+      event.preventDefault();
+      onSelect?.(at + step);
+      const next = event.currentTarget.parentElement?.querySelector<SVGElement>(`[data-at="${at + step}"]`);
+      next?.focus();
+    } else if (event.key === "Enter" || event.key === " ") {
+      event.preventDefault();
+      onSelect?.(at);
+    } else if (event.key === "Escape") {
+      onSelect?.(null);
+    }
+  };
 }
 
 function Lanes({ line }: { line: Placed }) {

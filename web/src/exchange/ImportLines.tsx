@@ -69,57 +69,22 @@ export function ImportLines({ state, given, onState }: Props) {
                       onSave={(chain, name) => change(line.entry, { chain, name })}
                       onClose={() => setEdited(null)}
                     />
-                  ) : line.content ? (
-                    <>
-                      {line.combination && line.kind !== "duplicate" ? (
-                        <Link to={`/combinations/${line.combination}`}>
-                          <b>{line.content.name}</b>
-                        </Link>
-                      ) : (
-                        <b>{line.content.name}</b>
-                      )}{" "}
-                      <span className="numbers">{line.content.text}</span>
-                    </>
                   ) : (
-                    <code>{line.source}</code>
+                    <Entry line={line} />
                   )}
-                  {line.message && (
-                    <small>
-                      {line.kind === "unreadable" && line.content ? `${line.source}: ` : ""}
-                      {line.message}{" "}
-                      {line.combination && line.kind === "duplicate" && (
-                        <Link to={`/combinations/${line.combination}`}>
-                          <Trans>open the one that is there</Trans>
-                        </Link>
-                      )}
-                    </small>
-                  )}
+                  <EntryMessage line={line} />
                 </td>
                 <td className="line-ways">
                   {state.state === "ready" && edited !== line.entry && (
-                    <>
-                      {line.kind !== "left-out" && (
-                        <Button
-                          size="small"
-                          onClick={() => {
-                            edit.reset();
-                            setEdited(line.entry);
-                          }}
-                        >
-                          <Trans>Edit</Trans>
-                        </Button>
-                      )}
-                      {(line.kind === "new" || line.kind === "changed") && (
-                        <Button size="small" onClick={() => change(line.entry, { leaveOut: true })}>
-                          <Trans>Leave out</Trans>
-                        </Button>
-                      )}
-                      {line.kind === "left-out" && (
-                        <Button size="small" onClick={() => change(line.entry, {})}>
-                          <Trans>Restore</Trans>
-                        </Button>
-                      )}
-                    </>
+                    <EntryButtons
+                      kind={line.kind}
+                      onEdit={() => {
+                        edit.reset();
+                        setEdited(line.entry);
+                      }}
+                      onLeaveOut={() => change(line.entry, { leaveOut: true })}
+                      onRestore={() => change(line.entry, {})}
+                    />
                   )}
                 </td>
               </tr>
@@ -144,4 +109,67 @@ export function ImportLines({ state, given, onState }: Props) {
 /** The chain and name of an entry; for an unreadable one as written in the file. */
 function entryOf({ content, written }: ImportLine): { chain: string; name: string } {
   return content ? { chain: content.text, name: content.name } : (written ?? { chain: "", name: "" });
+}
+
+/** The combination of an entry; what stands in the file where it could not be read. */
+function Entry({ line }: { line: ImportLine }) {
+  if (!line.content) {
+    return <code>{line.source}</code>;
+  }
+  return (
+    <>
+      {line.combination && line.kind !== "duplicate" ? (
+        <Link to={`/combinations/${line.combination}`}>
+          <b>{line.content.name}</b>
+        </Link>
+      ) : (
+        <b>{line.content.name}</b>
+      )}{" "}
+      <span className="numbers">{line.content.text}</span>
+    </>
+  );
+}
+
+function EntryMessage({ line }: { line: ImportLine }) {
+  return line.message ? (
+    <small>
+      {line.kind === "unreadable" && line.content ? `${line.source}: ` : ""}
+      {line.message}{" "}
+      {line.combination && line.kind === "duplicate" && (
+        <Link to={`/combinations/${line.combination}`}>
+          <Trans>open the one that is there</Trans>
+        </Link>
+      )}
+    </small>
+  ) : null;
+}
+
+interface ButtonsProps {
+  kind: ImportLine["kind"];
+  onEdit: () => void;
+  onLeaveOut: () => void;
+  onRestore: () => void;
+}
+
+/** What can be done with an entry before the import. */
+function EntryButtons({ kind, onEdit, onLeaveOut, onRestore }: ButtonsProps) {
+  return (
+    <>
+      {kind !== "left-out" && (
+        <Button size="small" onClick={onEdit}>
+          <Trans>Edit</Trans>
+        </Button>
+      )}
+      {(kind === "new" || kind === "changed") && (
+        <Button size="small" onClick={onLeaveOut}>
+          <Trans>Leave out</Trans>
+        </Button>
+      )}
+      {kind === "left-out" && (
+        <Button size="small" onClick={onRestore}>
+          <Trans>Restore</Trans>
+        </Button>
+      )}
+    </>
+  );
 }

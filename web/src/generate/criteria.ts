@@ -1,8 +1,10 @@
 import type { GenerateRequest, Limb, NumberingId, Rules, Stance } from "../api/client";
 import { GROUPS, LIMBS } from "../ui/words";
 
+export type Criteria = Required<Omit<GenerateRequest, "tempo">>;
+
 /** The criteria are in the URL, so that a list can be shared and reproduced. */
-export function criteriaOf(address: URLSearchParams, numbering: NumberingId): Required<Omit<GenerateRequest, "tempo">> {
+export function criteriaOf(address: URLSearchParams, numbering: NumberingId): Criteria {
   const weapons = (address.get("weapons") ?? "hand")
     .split(",")
     .filter((limb) => LIMBS.some((one) => one.value === limb));

@@ -24,12 +24,6 @@ export function NumberTable({
   onChange: (key: number, part: Partial<Row>) => void;
   onRemove: (key: number) => void;
 }) {
-  const families = useFamilies();
-  const strikes = useVocabulary()?.strikes ?? [];
-  const targets = (family: string) =>
-    [...new Set(strikes.filter((strike) => strike.family === family).flatMap((strike) => strike.targets))].map(
-      (target) => ({ value: target, label: target }),
-    );
   return (
     <table className="plain-table numbering-table">
       <thead>
@@ -53,100 +47,127 @@ export function NumberTable({
       <tbody>
         {rows.map((row, at) => {
           const wrong = problems.filter((problem) => problem.row === at);
-          return (
-            <tr key={row.key} className={wrong.some((problem) => problem.stops) ? "row-wrong" : ""}>
-              <td>
-                {editing ? (
-                  <Input
-                    size="small"
-                    value={row.number}
-                    maxLength={5}
-                    onChange={(event) => onChange(row.key, { number: event.target.value })}
-                    aria-label={t`Number of row ${at + 1}`}
-                    status={wrong.length > 0 ? "error" : ""}
-                  />
-                ) : (
-                  <b className="numbers">{row.number}</b>
-                )}
-              </td>
-              <td>
-                {editing ? (
-                  <Segmented
-                    size="small"
-                    value={row.position}
-                    onChange={(position) => onChange(row.key, { position })}
-                    options={positionsOf(boundTo)}
-                    aria-label={t`Side of row ${at + 1}`}
-                  />
-                ) : (
-                  row.position
-                )}
-              </td>
-              <td>
-                {editing ? (
-                  <Select
-                    size="small"
-                    value={row.family}
-                    onChange={(family) => onChange(row.key, { family })}
-                    options={families}
-                    aria-label={t`Strike of row ${at + 1}`}
-                    className="numbering-family"
-                  />
-                ) : (
-                  row.family
-                )}
-                {editing && wrong.map((problem) => <small key={problem.message}>{problem.message}</small>)}
-              </td>
-              <td>
-                {editing ? (
-                  <Select
-                    size="small"
-                    value={row.target ?? ""}
-                    onChange={(target) =>
-                      onChange(row.key, { target: target === "" ? null : (target as NonNullable<Row["target"]>) })
-                    }
-                    options={[{ value: "", label: t`default target` }, ...targets(row.family)]}
-                    aria-label={t`Target of row ${at + 1}`}
-                    className="numbering-target"
-                  />
-                ) : (
-                  (row.target ?? (
-                    <span className="small">
-                      <Trans>default target</Trans>
-                    </span>
-                  ))
-                )}
-              </td>
-              <td>
-                {editing ? (
-                  <Input
-                    size="small"
-                    value={row.name ?? ""}
-                    {...bounds("NumberRequest", "name")}
-                    onChange={(event) => onChange(row.key, { name: event.target.value || null })}
-                    aria-label={t`Your name for row ${at + 1}`}
-                  />
-                ) : (
-                  row.name
-                )}
-              </td>
-              {editing && (
-                <td>
-                  <button
-                    type="button"
-                    className="quiet"
-                    onClick={() => onRemove(row.key)}
-                    aria-label={t`Remove ${row.number || t`row ${at + 1}`}`}
-                  >
-                    ×
-                  </button>
-                </td>
-              )}
-            </tr>
+          return editing ? (
+            <EditedRow
+              key={row.key}
+              row={row}
+              at={at}
+              boundTo={boundTo}
+              wrong={wrong}
+              onChange={(part) => onChange(row.key, part)}
+              onRemove={() => onRemove(row.key)}
+            />
+          ) : (
+            <ShownRow key={row.key} row={row} isWrong={wrong.some((problem) => problem.stops)} />
           );
         })}
       </tbody>
     </table>
+  );
+}
+
+/** A number of a numbering, to read. */
+function ShownRow({ row, isWrong }: { row: Row; isWrong: boolean }) {
+  return (
+    <tr className={isWrong ? "row-wrong" : ""}>
+      <td>
+        <b className="numbers">{row.number}</b>
+      </td>
+      <td>{row.position}</td>
+      <td>{row.family}</td>
+      <td>
+        {row.target ?? (
+          <span className="small">
+            <Trans>default target</Trans>
+          </span>
+        )}
+      </td>
+      <td>{row.name}</td>
+    </tr>
+  );
+}
+
+interface EditedProps {
+  row: Row;
+  at: number;
+  boundTo: BoundTo;
+  wrong: NumberingPreview["problems"];
+  onChange: (part: Partial<Row>) => void;
+  onRemove: () => void;
+}
+
+/** A number of a numbering, to edit. */
+function EditedRow({ row, at, boundTo, wrong, onChange, onRemove }: EditedProps) {
+  const families = useFamilies();
+  const strikes = useVocabulary()?.strikes ?? [];
+  const targets = (family: string) =>
+    [...new Set(strikes.filter((strike) => strike.family === family).flatMap((strike) => strike.targets))].map(
+      (target) => ({ value: target, label: target }),
+    );
+  return (
+    <tr className={wrong.some((problem) => problem.stops) ? "row-wrong" : ""}>
+      <td>
+        <Input
+          size="small"
+          value={row.number}
+          maxLength={5}
+          onChange={(event) => onChange({ number: event.target.value })}
+          aria-label={t`Number of row ${at + 1}`}
+          status={wrong.length > 0 ? "error" : ""}
+        />
+      </td>
+      <td>
+        <Segmented
+          size="small"
+          value={row.position}
+          onChange={(position) => onChange({ position })}
+          options={positionsOf(boundTo)}
+          aria-label={t`Side of row ${at + 1}`}
+        />
+      </td>
+      <td>
+        <Select
+          size="small"
+          value={row.family}
+          onChange={(family) => onChange({ family })}
+          options={families}
+          aria-label={t`Strike of row ${at + 1}`}
+          className="numbering-family"
+        />
+        {wrong.map((problem) => (
+          <small key={problem.message}>{problem.message}</small>
+        ))}
+      </td>
+      <td>
+        <Select
+          size="small"
+          value={row.target ?? ""}
+          onChange={(target) => onChange({ target: target === "" ? null : (target as NonNullable<Row["target"]>) })}
+          options={[{ value: "", label: t`default target` }, ...targets(row.family)]}
+          aria-label={t`Target of row ${at + 1}`}
+          className="numbering-target"
+        />
+      </td>
+      <td>
+        <Input
+          size="small"
+          value={row.name ?? ""}
+          {...bounds("NumberRequest", "name")}
+          onChange={(event) => onChange({ name: event.target.value || null })}
+          aria-label={t`Your name for row ${at + 1}`}
+        />
+      </td>
+      <td>
+        <button
+          type="button"
+          className="quiet"
+          onClick={onRemove}
+          aria-label={t`Remove ${row.number || t`row ${at + 1}`}`}
+        >
+          ×
+        </button>
+      </td>
+    </tr>
   );
 }
 

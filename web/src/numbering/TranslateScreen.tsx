@@ -24,7 +24,6 @@ jab cross K4 # From the whiteboard`;
 /** Translates a list from one numbering to another. */
 export default function TranslateScreen() {
   const [address, setAddress] = useSearchParams();
-  const notice = useNotice();
   const numberings = useNumberings();
   const mine = useNumbering();
   const from: NumberingId = address.get("from") ?? (mine === "body-pairs" ? "parity" : "body-pairs");
@@ -45,33 +44,13 @@ export default function TranslateScreen() {
     numberings.data?.numberings.map((numbering) => ({ value: numbering.id, label: numbering.name })) ?? [];
   const nameOf = (id: string) => options.find((option) => option.value === id)?.label ?? id;
   const lines = asked.trim() === "" ? [] : (translation.data?.lines ?? []);
-  const written = lines.map((line) => line.written ?? line.text).join("\n");
-  const unread = lines.filter((line) => line.problems.length > 0).length;
   return (
     <main className="page">
       <GymNav />
       <h1>
         <Trans>Translate</Trans>
       </h1>
-      <div className="form-row">
-        <span>
-          <Trans>from</Trans>
-        </span>
-        <Select value={from} onChange={(value) => put("from", value)} options={options} aria-label={t`From`} />
-        <span>
-          <Trans>to</Trans>
-        </span>
-        <Select value={to} onChange={(value) => put("to", value)} options={options} aria-label={t`To`} />
-        <span>
-          <Trans>left and right are meant for</Trans>
-        </span>
-        <Segmented
-          value={stance}
-          onChange={(value) => put("stance", value)}
-          options={STANCES}
-          aria-label={t`Stance of the list`}
-        />
-      </div>
+      <Directions {...{ from, to, stance, options }} onPut={put} />
       <div className="columns">
         <section className="panel block" aria-label={t`The list`}>
           <h2>
@@ -100,34 +79,7 @@ export default function TranslateScreen() {
                 <Trans>Paste or type a list; it is translated as you type. Nothing is stored.</Trans>
               </p>
             ) : (
-              <>
-                <div className="form-row">
-                  <Button onClick={() => notice.copy(written, t`The translated list is copied.`)}>
-                    <Trans>Copy it</Trans>
-                  </Button>
-                  <span className="small" role="status">
-                    {unread === 0
-                      ? t`Every line could be read.`
-                      : t`${plural(unread, { one: "# line", other: "# lines" })} could not be read and stand as they were.`}
-                  </span>
-                </div>
-                <ol className="translate-result">
-                  {lines.map((line) => (
-                    <li key={line.line}>
-                      <span className="small">{line.line}</span>
-                      {line.written === null ? (
-                        <span>
-                          <span className="numbers">{line.text}</span>
-                          <br />
-                          <span className="entry-problem">{line.problems[0]?.message}</span>
-                        </span>
-                      ) : (
-                        <span className="numbers">{line.written}</span>
-                      )}
-                    </li>
-                  ))}
-                </ol>
-              </>
+              <TranslatedLines lines={lines} />
             )}
           </section>
           <Differences
@@ -138,5 +90,77 @@ export default function TranslateScreen() {
         </div>
       </div>
     </main>
+  );
+}
+
+interface DirectionProps {
+  from: NumberingId;
+  to: NumberingId;
+  stance: Stance;
+  options: { value: NumberingId; label: string }[];
+  onPut: (name: "from" | "to" | "stance", value: string) => void;
+}
+
+/** From which numbering to which, and for which stance. */
+function Directions({ from, to, stance, options, onPut }: DirectionProps) {
+  return (
+    <div className="form-row">
+      <span>
+        <Trans>from</Trans>
+      </span>
+      <Select value={from} onChange={(value) => onPut("from", value)} options={options} aria-label={t`From`} />
+      <span>
+        <Trans>to</Trans>
+      </span>
+      <Select value={to} onChange={(value) => onPut("to", value)} options={options} aria-label={t`To`} />
+      <span>
+        <Trans>left and right are meant for</Trans>
+      </span>
+      <Segmented
+        value={stance}
+        onChange={(value) => onPut("stance", value)}
+        options={STANCES}
+        aria-label={t`Stance of the list`}
+      />
+    </div>
+  );
+}
+
+type Lines = NonNullable<ReturnType<typeof useTranslation>["data"]>["lines"];
+
+/** The translated lines; one that could not be read stands as it was, with what is wrong. */
+function TranslatedLines({ lines }: { lines: Lines }) {
+  const notice = useNotice();
+  const written = lines.map((line) => line.written ?? line.text).join("\n");
+  const unread = lines.filter((line) => line.problems.length > 0).length;
+  return (
+    <>
+      <div className="form-row">
+        <Button onClick={() => notice.copy(written, t`The translated list is copied.`)}>
+          <Trans>Copy it</Trans>
+        </Button>
+        <span className="small" role="status">
+          {unread === 0
+            ? t`Every line could be read.`
+            : t`${plural(unread, { one: "# line", other: "# lines" })} could not be read and stand as they were.`}
+        </span>
+      </div>
+      <ol className="translate-result">
+        {lines.map((line) => (
+          <li key={line.line}>
+            <span className="small">{line.line}</span>
+            {line.written === null ? (
+              <span>
+                <span className="numbers">{line.text}</span>
+                <br />
+                <span className="entry-problem">{line.problems[0]?.message}</span>
+              </span>
+            ) : (
+              <span className="numbers">{line.written}</span>
+            )}
+          </li>
+        ))}
+      </ol>
+    </>
   );
 }

@@ -5,8 +5,7 @@ import { Link } from "react-router";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Columns } from "../plot/Columns";
 import { PlotTable } from "../plot/PlotTable";
-import { Failure } from "../ui/Failure";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { minutes, shortDay } from "./period";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { type DrilledSort, useAsked, useDrilled } from "./useReports";
@@ -28,7 +27,6 @@ export default function DrilledScreen() {
     address.get("direction") === (first === "up" ? "down" : "up") ? (first === "up" ? "down" : "up") : first;
   const page = Number(address.get("page")) || 1;
   const report = useDrilled(asked, sort, direction, page);
-  const weeks = report.data?.minutes ?? [];
   return (
     <main className="page">
       <ReportHead title={t`Combinations drilled`}>
@@ -38,99 +36,19 @@ export default function DrilledScreen() {
           </Link>
         )}
       </ReportHead>
-      <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Loading what={t`Counting`} />}
+      <Loaded query={report} what={t`Counting`} />
       {report.data && report.data.total === 0 && (
         <NothingLogged what={t`When each combination was drilled, and how long.`} />
       )}
       {report.data && report.data.total > 0 && (
         <>
-          <section className="panel block" aria-label={t`Minutes by week`}>
-            <h2>
-              <Trans>Minutes of work by week</Trans>
-            </h2>
-            <PlotTable
-              caption={t`Minutes of work by week`}
-              columns={[t`Week of`, t`Sessions`, t`Minutes`]}
-              rows={weeks.map(({ week, sessions, workMs }) => [week, sessions, Math.round(workMs / 60_000)])}
-            >
-              <Columns
-                label={t`Minutes of work by week`}
-                unit="min"
-                height={150}
-                parts={[{ name: "work", tone: "lead" }]}
-                columns={weeks.map(({ week, sessions, workMs }) => ({
-                  key: week,
-                  name: shortDay(week),
-                  says: t`Week of ${shortDay(week)}: ${minutes(workMs)} in ${plural(sessions, { one: "# session", other: "# sessions" })}`,
-                  values: [workMs / 60_000],
-                }))}
-              />
-            </PlotTable>
-          </section>
-          <div className="panel plain-scroll">
-            <table className="plain-table report-table">
-              <thead>
-                <tr>
-                  <th scope="col">
-                    <Trans>Combination</Trans>
-                  </th>
-                  <th scope="col">
-                    <Trans>Line</Trans>
-                  </th>
-                  {COLUMNS.map((column) => (
-                    <th
-                      key={column.sort}
-                      scope="col"
-                      aria-sort={column.sort !== sort ? undefined : direction === "up" ? "ascending" : "descending"}
-                    >
-                      <button
-                        type="button"
-                        className="sort"
-                        onClick={() =>
-                          put({
-                            sort: column.sort,
-                            direction: column.sort === sort ? (direction === "up" ? "down" : "up") : column.first,
-                            page: null,
-                          })
-                        }
-                      >
-                        {column.title}
-                        <span aria-hidden="true">{column.sort !== sort ? "" : direction === "up" ? " ▲" : " ▼"}</span>
-                      </button>
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {report.data.rows.map((row) => (
-                  <tr key={row.combination.id}>
-                    <td className="report-name">
-                      <Link to={`/combinations/${row.combination.id}`}>{row.combination.name}</Link>
-                      <small>
-                        {row.combination.text}
-                        {row.combination.archived && t` · archived`}
-                      </small>
-                    </td>
-                    <td className="report-line">
-                      {row.combination.line && (
-                        <CombinationLine drawing={row.combination.line} width={240} name={row.combination.name} />
-                      )}
-                    </td>
-                    <td>{shortDay(row.last)}</td>
-                    <td>{row.times}</td>
-                    <td>{minutes(row.ms)}</td>
-                    <td>
-                      <Meter share={row.ms > 0 ? row.southpawMs / row.ms : 0} />
-                    </td>
-                    <td className={row.fell > 0 ? "report-bad" : ""}>
-                      {row.fell > 0 ? t`${row.fell} of ${row.times}` : "–"}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+          <MinutesByWeek weeks={report.data.minutes} />
+          <DrilledTable
+            rows={report.data.rows}
+            sort={sort}
+            direction={direction}
+            onSort={(sorted) => put({ ...sorted, page: null })}
+          />
           {report.data.total > report.data.size && (
             <Pagination
               className="pages"
@@ -144,6 +62,114 @@ export default function DrilledScreen() {
         </>
       )}
     </main>
+  );
+}
+
+type Report = NonNullable<ReturnType<typeof useDrilled>["data"]>;
+
+function MinutesByWeek({ weeks }: { weeks: Report["minutes"] }) {
+  return (
+    <section className="panel block" aria-label={t`Minutes by week`}>
+      <h2>
+        <Trans>Minutes of work by week</Trans>
+      </h2>
+      <PlotTable
+        caption={t`Minutes of work by week`}
+        columns={[t`Week of`, t`Sessions`, t`Minutes`]}
+        rows={weeks.map(({ week, sessions, workMs }) => [week, sessions, Math.round(workMs / 60_000)])}
+      >
+        <Columns
+          label={t`Minutes of work by week`}
+          unit="min"
+          height={150}
+          parts={[{ name: "work", tone: "lead" }]}
+          columns={weeks.map(({ week, sessions, workMs }) => ({
+            key: week,
+            name: shortDay(week),
+            says: t`Week of ${shortDay(week)}: ${minutes(workMs)} in ${plural(sessions, { one: "# session", other: "# sessions" })}`,
+            values: [workMs / 60_000],
+          }))}
+        />
+      </PlotTable>
+    </section>
+  );
+}
+
+interface TableProps {
+  rows: Report["rows"];
+  sort: DrilledSort;
+  direction: "up" | "down";
+  onSort: (sorted: { sort: DrilledSort; direction: "up" | "down" }) => void;
+}
+
+function DrilledTable({ rows, sort, direction, onSort }: TableProps) {
+  return (
+    <div className="panel plain-scroll">
+      <table className="plain-table report-table">
+        <thead>
+          <tr>
+            <th scope="col">
+              <Trans>Combination</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Line</Trans>
+            </th>
+            {COLUMNS.map((column) => (
+              <th
+                key={column.sort}
+                scope="col"
+                aria-sort={column.sort !== sort ? undefined : direction === "up" ? "ascending" : "descending"}
+              >
+                <button
+                  type="button"
+                  className="sort"
+                  onClick={() =>
+                    onSort({
+                      sort: column.sort,
+                      direction: column.sort === sort ? (direction === "up" ? "down" : "up") : column.first,
+                    })
+                  }
+                >
+                  {column.title}
+                  <span aria-hidden="true">{column.sort !== sort ? "" : direction === "up" ? " ▲" : " ▼"}</span>
+                </button>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <DrilledRow key={row.combination.id} row={row} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function DrilledRow({ row }: { row: Report["rows"][number] }) {
+  return (
+    <tr>
+      <td className="report-name">
+        <Link to={`/combinations/${row.combination.id}`}>{row.combination.name}</Link>
+        <small>
+          {row.combination.text}
+          {row.combination.archived && t` · archived`}
+        </small>
+      </td>
+      <td className="report-line">
+        {row.combination.line && (
+          <CombinationLine drawing={row.combination.line} width={240} name={row.combination.name} />
+        )}
+      </td>
+      <td>{shortDay(row.last)}</td>
+      <td>{row.times}</td>
+      <td>{minutes(row.ms)}</td>
+      <td>
+        <Meter share={row.ms > 0 ? row.southpawMs / row.ms : 0} />
+      </td>
+      <td className={row.fell > 0 ? "report-bad" : ""}>{row.fell > 0 ? t`${row.fell} of ${row.times}` : "–"}</td>
+    </tr>
   );
 }
 

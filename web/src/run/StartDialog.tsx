@@ -4,6 +4,7 @@ import { Button, Checkbox, InputNumber, Select } from "antd";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import { bounds } from "../api/bounds";
+import type { TimerRequest, Wall } from "../api/client";
 import { newId } from "../api/newId";
 import { Dialog } from "../ui/Dialog";
 import { useNotice } from "../ui/useNotice";
@@ -23,7 +24,7 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
   const navigate = useNavigate();
   const notice = useNotice();
   const [chosen, setChosen] = useState<number[] | null>(null);
-  const [timer, setTimer] = useState({ rounds: 6, seconds: 180, rest: 60 });
+  const [timer, setTimer] = useState<TimerRequest>({ rounds: 6, seconds: 180, rest: 60 });
   const [leadIn, setLeadIn] = useState(10);
   const [speed, setSpeed] = useState(1);
   // Chosen once, so that sending it twice starts one session.
@@ -48,60 +49,8 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
       }
     >
       <div className="stack">
-        {!plan && (
-          <div className="timer-fields">
-            <label htmlFor="timer-rounds">
-              <Trans>Rounds</Trans>
-            </label>
-            <InputNumber
-              id="timer-rounds"
-              {...bounds("TimerRequest", "rounds")}
-              value={timer.rounds}
-              onChange={(rounds) => setTimer({ ...timer, rounds: rounds ?? 1 })}
-            />
-            <label htmlFor="timer-seconds">
-              <Trans>Work (s)</Trans>
-            </label>
-            <InputNumber
-              id="timer-seconds"
-              {...bounds("TimerRequest", "seconds")}
-              step={15}
-              value={timer.seconds}
-              onChange={(seconds) => setTimer({ ...timer, seconds: seconds ?? 180 })}
-            />
-            <label htmlFor="timer-rest">
-              <Trans>Rest (s)</Trans>
-            </label>
-            <InputNumber
-              id="timer-rest"
-              {...bounds("TimerRequest", "rest")}
-              step={10}
-              value={timer.rest}
-              onChange={(rest) => setTimer({ ...timer, rest: rest ?? 0 })}
-            />
-          </div>
-        )}
-        <fieldset className="run-walls">
-          <legend>
-            <Trans>On</Trans>
-          </legend>
-          {walls.map((wall) => (
-            <Checkbox
-              key={wall.id}
-              checked={on.includes(wall.id)}
-              onChange={(event) =>
-                setChosen(event.target.checked ? [...on, wall.id] : on.filter((other) => other !== wall.id))
-              }
-            >
-              {wall.name}
-            </Checkbox>
-          ))}
-          {walls.length === 0 && (
-            <p className="small">
-              <Trans>The gym has no wall yet. The session runs without one; add a wall under Run.</Trans>
-            </p>
-          )}
-        </fieldset>
+        {!plan && <TimerFields timer={timer} onChange={setTimer} />}
+        <WallChoice walls={walls} chosen={on} onChoose={setChosen} />
         {taken.length > 0 && (
           <p className="small" role="status">
             <Trans>
@@ -134,5 +83,79 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
         </p>
       </div>
     </Dialog>
+  );
+}
+
+interface TimerProps {
+  timer: TimerRequest;
+  onChange: (timer: TimerRequest) => void;
+}
+
+function TimerFields({ timer, onChange }: TimerProps) {
+  return (
+    <div className="timer-fields">
+      <label htmlFor="timer-rounds">
+        <Trans>Rounds</Trans>
+      </label>
+      <InputNumber
+        id="timer-rounds"
+        {...bounds("TimerRequest", "rounds")}
+        value={timer.rounds}
+        onChange={(rounds) => onChange({ ...timer, rounds: rounds ?? 1 })}
+      />
+      <label htmlFor="timer-seconds">
+        <Trans>Work (s)</Trans>
+      </label>
+      <InputNumber
+        id="timer-seconds"
+        {...bounds("TimerRequest", "seconds")}
+        step={15}
+        value={timer.seconds}
+        onChange={(seconds) => onChange({ ...timer, seconds: seconds ?? 180 })}
+      />
+      <label htmlFor="timer-rest">
+        <Trans>Rest (s)</Trans>
+      </label>
+      <InputNumber
+        id="timer-rest"
+        {...bounds("TimerRequest", "rest")}
+        step={10}
+        value={timer.rest}
+        onChange={(rest) => onChange({ ...timer, rest: rest ?? 0 })}
+      />
+    </div>
+  );
+}
+
+interface WallProps {
+  walls: Wall[];
+  /** The ids of the chosen walls. */
+  chosen: number[];
+  onChoose: (ids: number[]) => void;
+}
+
+function WallChoice({ walls, chosen, onChoose }: WallProps) {
+  return (
+    <fieldset className="run-walls">
+      <legend>
+        <Trans>On</Trans>
+      </legend>
+      {walls.map((wall) => (
+        <Checkbox
+          key={wall.id}
+          checked={chosen.includes(wall.id)}
+          onChange={(event) =>
+            onChoose(event.target.checked ? [...chosen, wall.id] : chosen.filter((other) => other !== wall.id))
+          }
+        >
+          {wall.name}
+        </Checkbox>
+      ))}
+      {walls.length === 0 && (
+        <p className="small">
+          <Trans>The gym has no wall yet. The session runs without one; add a wall under Run.</Trans>
+        </p>
+      )}
+    </fieldset>
   );
 }

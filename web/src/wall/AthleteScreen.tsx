@@ -1,9 +1,9 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { useState } from "react";
 import type { Stance } from "../api/client";
 import { MovingLine } from "./MovingLine";
 import { momentOf, standingAt, tracksOf } from "./moment";
+import { ReadingFields, useReading } from "./ReadingFields";
 import { positionAt, stands } from "./state";
 import { timeLeft } from "./time";
 import { useScreen, useTick } from "./useScreen";
@@ -12,15 +12,10 @@ import "./athlete.css";
 
 /** The session on an athlete's phone: in their own stance and numbering, without controls. */
 export function AthleteScreen({ screenKey }: { screenKey: string }) {
-  const [stance, setStance] = useState<Stance>(() =>
-    localStorage.getItem("stance") === "southpaw" ? "southpaw" : "orthodox",
-  );
-  const [numbering, setNumbering] = useState<string | null>(() => localStorage.getItem("numbering"));
-  const [track, setTrack] = useState(() => Number(localStorage.getItem("track") ?? 0));
-  const { client, view } = useScreen(screenKey, numbering);
+  const reading = useReading();
+  const { client, view } = useScreen(screenKey, reading.numbering);
   useTick();
   const { run, programme, screen } = view;
-  const keep = (name: string, value: string) => localStorage.setItem(name, value);
   if (view.revoked || run === null || programme === null) {
     return (
       <main className="athlete">
@@ -36,11 +31,10 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
   const now = client.clock.now();
   const position = positionAt(run.state, now);
   const tracks = tracksOf(programme);
-  const mine = tracks[Math.min(track, tracks.length - 1)] ?? null;
+  const mine = tracks[Math.min(reading.track, tracks.length - 1)] ?? null;
   const moment = momentOf(programme, mine, position);
-  const { resting, cue, chain, slowly, thrownIn, isOther } = standingAt(moment, programme);
-  const thrown = thrownIn[stance];
-  const from = cue?.atMs ?? 0;
+  const standing = standingAt(moment, programme);
+  const from = standing.cue?.atMs ?? 0;
   if (run.state.endedMs !== null || moment.kind === "over") {
     return (
       <main className="athlete">
@@ -61,93 +55,59 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
         <span>{stands(run.state, now) ? t`paused` : moment.kind === "work" ? t`work` : moment.kind}</span>
       </header>
       <p className="athlete-clock">{timeLeft(moment.leftMs)}</p>
-      {chain ? (
-        <>
-          <p className="athlete-numbers">
-            {resting && (
-              <small>
-                <Trans>next</Trans>{" "}
-              </small>
-            )}
-            {cue?.before && (
-              <small>
-                <Trans>{cue.before}, then</Trans>{" "}
-              </small>
-            )}
-            {chain.numbers[thrown]}
-            {cue?.after && <small>, {cue.after}</small>}
-          </p>
-          <p className="athlete-words">{chain.words[thrown].join(", ")}</p>
-          {isOther && (
-            <p className="athlete-words">
-              <Trans>in your other stance</Trans>
-            </p>
-          )}
-          <div className="athlete-line">
-            <MovingLine chain={chain} slowly={slowly} again since={() => (client.position() ?? from) - from} />
-          </div>
-        </>
-      ) : (
-        <p className="athlete-numbers">{cue?.short}</p>
-      )}
+      <Shown standing={standing} stance={reading.stance} since={() => (client.position() ?? from) - from} />
       <ul>
         {moment.reminders.map((one) => (
           <li key={one}>{one}</li>
         ))}
       </ul>
-      <fieldset>
-        <legend>
-          <Trans>How you read it</Trans>
-        </legend>
-        <label>
-          <Trans>Stance</Trans>
-          <select
-            value={stance}
-            onChange={(event) => {
-              keep("stance", event.target.value);
-              setStance(event.target.value as Stance);
-            }}
-          >
-            <option value="orthodox">{t`orthodox`}</option>
-            <option value="southpaw">{t`southpaw`}</option>
-          </select>
-        </label>
-        <label>
-          <Trans>Numbers</Trans>
-          <select
-            value={numbering ?? ""}
-            onChange={(event) => {
-              keep("numbering", event.target.value);
-              setNumbering(event.target.value || null);
-            }}
-          >
-            <option value="">{t`as in the session`}</option>
-            {screen?.numberings.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        {tracks.length > 1 && (
-          <label>
-            <Trans>Group</Trans>
-            <select
-              value={track}
-              onChange={(event) => {
-                keep("track", event.target.value);
-                setTrack(Number(event.target.value));
-              }}
-            >
-              {programme.tracks.map((one, at) => (
-                <option key={one.name} value={at}>
-                  {one.name}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
-      </fieldset>
+      <ReadingFields
+        reading={reading}
+        numberings={screen?.numberings ?? []}
+        tracks={tracks.length > 1 ? programme.tracks : []}
+      />
     </main>
+  );
+}
+
+interface ShownProps {
+  standing: ReturnType<typeof standingAt>;
+  stance: Stance;
+  /** Returns how long the chain has been shown, in ms. */
+  since: () => number;
+}
+
+/** The chain, or the cue that stands in its place. */
+function Shown({ standing, stance, since }: ShownProps) {
+  const { resting, cue, chain, slowly, thrownIn, isOther } = standing;
+  const thrown = thrownIn[stance];
+  return chain ? (
+    <>
+      <p className="athlete-numbers">
+        {resting && (
+          <small>
+            <Trans>next</Trans>{" "}
+          </small>
+        )}
+        {cue?.before && (
+          <small>
+            <Trans>{cue.before}, then</Trans>{" "}
+          </small>
+        )}
+        {chain.numbers[thrown]}
+        {cue?.after && <small>, {cue.after}</small>}
+      </p>
+      <p className="athlete-words">{chain.words[thrown].join(", ")}</p>
+      {isOther && (
+        <p className="athlete-words">
+          <Trans>in your other stance</Trans>
+        </p>
+      )}
+      <div className="athlete-line">
+        <MovingLine chain={chain} slowly={slowly} again since={since} />
+      </div>
+    </>
+  ) : (
+    <p className="athlete-numbers">{cue?.short}</p>
   );
 }
