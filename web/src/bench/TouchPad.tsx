@@ -86,37 +86,7 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
           />
         )}
       </div>
-      <Toolbar label={t`Signs, and undo`} className="pad-signs">
-        {SIGNS.map(({ sign, name, does }) => (
-          <button key={name} type="button" className="key key-sign" onClick={() => onPress(sign)} title={does}>
-            <b aria-hidden="true">{sign}</b>
-            <small>{name}</small>
-          </button>
-        ))}
-        <button
-          type="button"
-          className="key key-sign"
-          onClick={onFeint}
-          title={t`The last strike is shown, not delivered`}
-        >
-          <b aria-hidden="true">( )</b>
-          <small>
-            <Trans>feint</Trans>
-          </small>
-        </button>
-        <button type="button" className="key key-sign" onClick={onBackspace} title={t`Delete the last item`}>
-          <b aria-hidden="true">⌫</b>
-          <small>
-            <Trans>delete</Trans>
-          </small>
-        </button>
-        <button type="button" className="key key-sign" onClick={onUndo} title={t`Undo`}>
-          <b aria-hidden="true">↶</b>
-          <small>
-            <Trans>undo</Trans>
-          </small>
-        </button>
-      </Toolbar>
+      <Signs {...{ onPress, onFeint, onBackspace, onUndo }} />
       <Toolbar label={t`Strikes and moves`} className="pad-keys">
         {striking && numbers.length === 0 && (
           <p className="small">
@@ -148,6 +118,43 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
     </section>
   );
 });
+
+/** The signs, and what changes the last item. */
+function Signs({ onPress, onFeint, onBackspace, onUndo }: Omit<Props, "numbering" | "stance">) {
+  return (
+    <Toolbar label={t`Signs, and undo`} className="pad-signs">
+      {SIGNS.map(({ sign, name, does }) => (
+        <button key={name} type="button" className="key key-sign" onClick={() => onPress(sign)} title={does}>
+          <b aria-hidden="true">{sign}</b>
+          <small>{name}</small>
+        </button>
+      ))}
+      <button
+        type="button"
+        className="key key-sign"
+        onClick={onFeint}
+        title={t`The last strike is shown, not delivered`}
+      >
+        <b aria-hidden="true">( )</b>
+        <small>
+          <Trans>feint</Trans>
+        </small>
+      </button>
+      <button type="button" className="key key-sign" onClick={onBackspace} title={t`Delete the last item`}>
+        <b aria-hidden="true">⌫</b>
+        <small>
+          <Trans>delete</Trans>
+        </small>
+      </button>
+      <button type="button" className="key key-sign" onClick={onUndo} title={t`Undo`}>
+        <b aria-hidden="true">↶</b>
+        <small>
+          <Trans>undo</Trans>
+        </small>
+      </button>
+    </Toolbar>
+  );
+}
 
 function keyName(number: Number_, vocabulary: ReturnType<typeof useVocabulary>): string {
   const name = vocabulary?.strikes.find((strike) => strike.family === number.family)?.shortName ?? number.family;

@@ -23,13 +23,82 @@ const LOOKS: { value: Appearance; label: string }[] = [
 
 /** The coach's own numbering, appearance and password. */
 export default function AccountScreen() {
-  const session = useSession();
+  const user = useSession().data?.user;
+  return (
+    <main className="page page-narrow">
+      <h1>{user?.name}</h1>
+      <p className="small">{user?.email}</p>
+      <NumberingChoice />
+      <AppearanceChoice />
+      <PasswordForm />
+    </main>
+  );
+}
+
+/** The numbers the coach reads. */
+function NumberingChoice() {
+  const user = useSession().data?.user;
   const numberings = useNumberings();
   const choose = useChooseNumbering("me");
+  const ofGym =
+    numberings.data?.numberings.find((numbering) => numbering.id === numberings.data.ofGym)?.name ?? t`the gym’s`;
+  return (
+    <section className="panel block">
+      <h2>
+        <Trans>The numbers you read</Trans>
+      </h2>
+      <div className="form-row">
+        <Select
+          value={user?.numbering ?? ""}
+          onChange={(value) => choose.mutate(value === "" ? null : value)}
+          options={[
+            { value: "", label: t`The gym’s: ${ofGym}` },
+            ...(numberings.data?.numberings.map((numbering) => ({ value: numbering.id, label: numbering.name })) ?? []),
+          ]}
+          aria-label={t`The numbering you read in`}
+          style={{ minWidth: 260 }}
+        />
+        <Link to="/numbering">
+          <Trans>Show the numberings</Trans>
+        </Link>
+      </div>
+      <p className="small">
+        <Trans>Every combination is shown in these numbers, whatever it was written in.</Trans>
+      </p>
+    </section>
+  );
+}
+
+/** How the screens look on this device. */
+function AppearanceChoice() {
+  const [look, setLook] = useState(appearance);
+  return (
+    <section className="panel block">
+      <h2>
+        <Trans>Light or dark</Trans>
+      </h2>
+      <Segmented
+        value={look}
+        onChange={(to) => {
+          showAs(to);
+          setLook(to);
+        }}
+        options={LOOKS}
+        aria-label={t`Light or dark`}
+      />
+      <p className="small">
+        <Trans>On this device only. A wall is always dark.</Trans>
+      </p>
+    </section>
+  );
+}
+
+/** Changes the password, which signs the coach out everywhere else. */
+function PasswordForm() {
+  const session = useSession();
   const notice = useNotice();
   const [current, setCurrent] = useState("");
   const [next, setNext] = useState("");
-  const [look, setLook] = useState(appearance);
   const password = useMutation({
     mutationFn: () => answered(api.PUT("/api/me/password", { body: { current, new: next } })),
     onSuccess: async () => {
@@ -40,91 +109,43 @@ export default function AccountScreen() {
       await session.refetch();
     },
   });
-  const user = session.data?.user;
-  const ofGym =
-    numberings.data?.numberings.find((numbering) => numbering.id === numberings.data.ofGym)?.name ?? t`the gym’s`;
   const submit = (event: FormEvent) => {
     event.preventDefault();
     password.mutate();
   };
   return (
-    <main className="page page-narrow">
-      <h1>{user?.name}</h1>
-      <p className="small">{user?.email}</p>
-      <section className="panel block">
-        <h2>
-          <Trans>The numbers you read</Trans>
-        </h2>
-        <div className="form-row">
-          <Select
-            value={user?.numbering ?? ""}
-            onChange={(value) => choose.mutate(value === "" ? null : value)}
-            options={[
-              { value: "", label: t`The gym’s: ${ofGym}` },
-              ...(numberings.data?.numberings.map((numbering) => ({ value: numbering.id, label: numbering.name })) ??
-                []),
-            ]}
-            aria-label={t`The numbering you read in`}
-            style={{ minWidth: 260 }}
-          />
-          <Link to="/numbering">
-            <Trans>Show the numberings</Trans>
-          </Link>
-        </div>
-        <p className="small">
-          <Trans>Every combination is shown in these numbers, whatever it was written in.</Trans>
-        </p>
-      </section>
-      <section className="panel block">
-        <h2>
-          <Trans>Light or dark</Trans>
-        </h2>
-        <Segmented
-          value={look}
-          onChange={(to) => {
-            showAs(to);
-            setLook(to);
-          }}
-          options={LOOKS}
-          aria-label={t`Light or dark`}
+    <section className="panel block">
+      <h2>
+        <Trans>Password</Trans>
+      </h2>
+      <form className="stack" onSubmit={submit}>
+        <label htmlFor="current">
+          <Trans>Current password</Trans>
+        </label>
+        <Input.Password
+          id="current"
+          autoComplete="current-password"
+          value={current}
+          onChange={(event) => setCurrent(event.target.value)}
         />
-        <p className="small">
-          <Trans>On this device only. A wall is always dark.</Trans>
+        <label htmlFor="next">
+          <Trans>New password</Trans>
+        </label>
+        <Input.Password
+          id="next"
+          aria-describedby="password-rule"
+          autoComplete="new-password"
+          value={next}
+          onChange={(event) => setNext(event.target.value)}
+        />
+        <p className="small" id="password-rule">
+          {PASSWORD_RULE}
         </p>
-      </section>
-      <section className="panel block">
-        <h2>
-          <Trans>Password</Trans>
-        </h2>
-        <form className="stack" onSubmit={submit}>
-          <label htmlFor="current">
-            <Trans>Current password</Trans>
-          </label>
-          <Input.Password
-            id="current"
-            autoComplete="current-password"
-            value={current}
-            onChange={(event) => setCurrent(event.target.value)}
-          />
-          <label htmlFor="next">
-            <Trans>New password</Trans>
-          </label>
-          <Input.Password
-            id="next"
-            aria-describedby="password-rule"
-            autoComplete="new-password"
-            value={next}
-            onChange={(event) => setNext(event.target.value)}
-          />
-          <p className="small" id="password-rule">
-            {PASSWORD_RULE}
-          </p>
-          <Failure error={password.error} />
-          <Button htmlType="submit" loading={password.isPending} disabled={current === "" || next.length < 10}>
-            <Trans>Change the password</Trans>
-          </Button>
-        </form>
-      </section>
-    </main>
+        <Failure error={password.error} />
+        <Button htmlType="submit" loading={password.isPending} disabled={current === "" || next.length < 10}>
+          <Trans>Change the password</Trans>
+        </Button>
+      </form>
+    </section>
   );
 }

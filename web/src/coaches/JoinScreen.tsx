@@ -19,29 +19,7 @@ export default function JoinScreen() {
   const token = useLocation().hash.slice(1);
   // The session provides the CSRF token for writes.
   const session = useSession();
-  const [name, setName] = useState("");
-  const [email, setEmail] = useState("");
-  const [password, setPassword] = useState("");
-  const look = useQuery({
-    queryKey: keys.invitation(token),
-    queryFn: () => answered(api.POST("/api/invitations/look", { body: { token } })),
-    enabled: session.isSuccess,
-    retry: false,
-  });
-  const accept = useMutation({
-    mutationFn: () =>
-      answered(
-        api.POST("/api/invitations/accept", {
-          body: look.data?.kind !== "reset" ? { token, password, name, email } : { token, password },
-        }),
-      ),
-    // The server has signed the coach in.
-    onSuccess: () => window.location.assign(look.data?.kind === "setup" ? "/setup" : "/library"),
-  });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    accept.mutate();
-  };
+  const look = useLink(token, session.isSuccess);
   const failure = session.error ?? look.error;
   if (!failure && look.isPending) {
     return <Loading what={t`Checking the link`} />;
@@ -67,54 +45,95 @@ export default function JoinScreen() {
             ? t`You are invited as a ${ROLES[look.data.role]}.`
             : t`For ${look.data.name ?? ""}, ${look.data.email ?? ""}.`}
       </p>
-      <form className="stack" onSubmit={submit}>
-        {invite && (
-          <>
-            <label htmlFor="name">
-              <Trans>Your name, as the other coaches see it</Trans>
-            </label>
-            <Input
-              id="name"
-              autoFocus
-              value={name}
-              {...bounds("AcceptRequest", "name")}
-              onChange={(event) => setName(event.target.value)}
-            />
-            <label htmlFor="email">
-              <Trans>E-mail</Trans>
-            </label>
-            <Input
-              id="email"
-              type="email"
-              autoComplete="username"
-              value={email}
-              onChange={(event) => setEmail(event.target.value)}
-            />
-          </>
-        )}
-        <label htmlFor="password">
-          <Trans>Password</Trans>
-        </label>
-        <Input.Password
-          id="password"
-          aria-describedby="password-rule"
-          autoComplete="new-password"
-          value={password}
-          onChange={(event) => setPassword(event.target.value)}
-        />
-        <p className="small" id="password-rule">
-          {PASSWORD_RULE}
-        </p>
-        <Failure error={accept.error} />
-        <Button
-          type="primary"
-          htmlType="submit"
-          loading={accept.isPending || accept.isSuccess}
-          disabled={password.length < 10 || (invite && (name.trim() === "" || email.trim() === ""))}
-        >
-          {kind === "setup" ? t`Begin` : invite ? t`Join` : t`Set the password`}
-        </Button>
-      </form>
+      <JoinForm token={token} link={look.data} />
     </main>
+  );
+}
+
+/** Returns what a link is for. */
+function useLink(token: string, enabled: boolean) {
+  return useQuery({
+    queryKey: keys.invitation(token),
+    queryFn: () => answered(api.POST("/api/invitations/look", { body: { token } })),
+    enabled,
+    retry: false,
+  });
+}
+
+interface FormProps {
+  token: string;
+  link: NonNullable<ReturnType<typeof useLink>["data"]>;
+}
+
+/** The coach's name and address where they are new, and the password. */
+function JoinForm({ token, link }: FormProps) {
+  const { kind } = link;
+  const invite = kind !== "reset";
+  const [name, setName] = useState("");
+  const [email, setEmail] = useState("");
+  const [password, setPassword] = useState("");
+  const accept = useMutation({
+    mutationFn: () =>
+      answered(
+        api.POST("/api/invitations/accept", {
+          body: invite ? { token, password, name, email } : { token, password },
+        }),
+      ),
+    // The server has signed the coach in.
+    onSuccess: () => window.location.assign(kind === "setup" ? "/setup" : "/library"),
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    accept.mutate();
+  };
+  return (
+    <form className="stack" onSubmit={submit}>
+      {invite && (
+        <>
+          <label htmlFor="name">
+            <Trans>Your name, as the other coaches see it</Trans>
+          </label>
+          <Input
+            id="name"
+            autoFocus
+            value={name}
+            {...bounds("AcceptRequest", "name")}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <label htmlFor="email">
+            <Trans>E-mail</Trans>
+          </label>
+          <Input
+            id="email"
+            type="email"
+            autoComplete="username"
+            value={email}
+            onChange={(event) => setEmail(event.target.value)}
+          />
+        </>
+      )}
+      <label htmlFor="password">
+        <Trans>Password</Trans>
+      </label>
+      <Input.Password
+        id="password"
+        aria-describedby="password-rule"
+        autoComplete="new-password"
+        value={password}
+        onChange={(event) => setPassword(event.target.value)}
+      />
+      <p className="small" id="password-rule">
+        {PASSWORD_RULE}
+      </p>
+      <Failure error={accept.error} />
+      <Button
+        type="primary"
+        htmlType="submit"
+        loading={accept.isPending || accept.isSuccess}
+        disabled={password.length < 10 || (invite && (name.trim() === "" || email.trim() === ""))}
+      >
+        {kind === "setup" ? t`Begin` : invite ? t`Join` : t`Set the password`}
+      </Button>
+    </form>
   );
 }

@@ -102,6 +102,14 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
     start.reset();
     save.reset();
   };
+  const store = () =>
+    preview &&
+    save.mutate(preview, {
+      onSuccess: () => {
+        keep(place, null);
+        notice.done(t`The ${set.name.toLowerCase()} rules are saved.`);
+      },
+    });
   const error = start.error ?? save.error;
 
   return (
@@ -132,43 +140,16 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
                   ? t`Preview the change before it is saved for every coach.`
                   : t`Change a school, a severity or a number; here you see which combinations change their verdict.`}
               </p>
-              <div className="effect-buttons">
-                <Button
-                  type={preview?.state === "ready" ? "default" : "primary"}
-                  disabled={!changed}
-                  loading={start.isPending}
-                  onClick={() => start.mutate({ set: set.id, rules: draft })}
-                >
-                  <Trans>Preview</Trans>
-                </Button>
-                <Button
-                  type={preview?.state === "ready" ? "primary" : "default"}
-                  disabled={preview?.state !== "ready"}
-                  loading={save.isPending}
-                  onClick={() =>
-                    preview &&
-                    save.mutate(preview, {
-                      onSuccess: () => {
-                        keep(place, null);
-                        notice.done(t`The ${set.name.toLowerCase()} rules are saved.`);
-                      },
-                    })
-                  }
-                >
-                  <Trans>Save for the gym</Trans>
-                </Button>
-                {changed ? (
-                  <Button title={t`Undo the changes`} aria-label={t`Undo the changes`} onClick={() => change(stored)}>
-                    <Trans>Undo</Trans>
-                  </Button>
-                ) : (
-                  !isBuiltIn && (
-                    <Button type="text" onClick={() => change(pick(set.builtIn))}>
-                      <Trans>Reset to the built-in rules</Trans>
-                    </Button>
-                  )
-                )}
-              </div>
+              <RuleButtons
+                {...{ changed, isBuiltIn }}
+                isReady={preview?.state === "ready"}
+                isPreviewing={start.isPending}
+                isSaving={save.isPending}
+                onPreview={() => start.mutate({ set: set.id, rules: draft })}
+                onSave={store}
+                onUndo={() => change(stored)}
+                onBuiltIn={() => change(pick(set.builtIn))}
+              />
             </>
           ) : (
             <p className="small">
@@ -189,6 +170,44 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
           {preview && <Effect preview={preview} set={set.id} />}
         </section>
       </aside>
+    </div>
+  );
+}
+
+interface ButtonsProps {
+  changed: boolean;
+  isBuiltIn: boolean;
+  /** Whether the effect of the changes is shown, so that they can be saved. */
+  isReady: boolean;
+  isPreviewing: boolean;
+  isSaving: boolean;
+  onPreview: () => void;
+  onSave: () => void;
+  onUndo: () => void;
+  onBuiltIn: () => void;
+}
+
+function RuleButtons(props: ButtonsProps) {
+  const { changed, isBuiltIn, isReady, isPreviewing, isSaving, onPreview, onSave, onUndo, onBuiltIn } = props;
+  return (
+    <div className="effect-buttons">
+      <Button type={isReady ? "default" : "primary"} disabled={!changed} loading={isPreviewing} onClick={onPreview}>
+        <Trans>Preview</Trans>
+      </Button>
+      <Button type={isReady ? "primary" : "default"} disabled={!isReady} loading={isSaving} onClick={onSave}>
+        <Trans>Save for the gym</Trans>
+      </Button>
+      {changed ? (
+        <Button title={t`Undo the changes`} aria-label={t`Undo the changes`} onClick={onUndo}>
+          <Trans>Undo</Trans>
+        </Button>
+      ) : (
+        !isBuiltIn && (
+          <Button type="text" onClick={onBuiltIn}>
+            <Trans>Reset to the built-in rules</Trans>
+          </Button>
+        )
+      )}
     </div>
   );
 }

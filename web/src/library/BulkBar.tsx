@@ -10,12 +10,12 @@ import { type BulkAction, useBulk } from "./useLibrary";
 
 /** Loaded on demand, because the library is the first page. */
 const CardDialog = lazy(() => import("../cards/CardDialog"));
-const DONE: Record<BulkAction, string> = {
-  archive: "archived",
-  restore: "restored",
-  tag: "tagged",
-  untag: "untagged",
-};
+const said = (count: number): Record<BulkAction, string> => ({
+  archive: t`${plural(count, { one: "# combination", other: "# combinations" })} archived.`,
+  restore: t`${plural(count, { one: "# combination", other: "# combinations" })} restored.`,
+  tag: t`${plural(count, { one: "# combination", other: "# combinations" })} tagged.`,
+  untag: t`${plural(count, { one: "# combination is", other: "# combinations are" })} without the tag.`,
+});
 const UNDOES: Record<BulkAction, BulkAction> = { archive: "restore", restore: "archive", tag: "untag", untag: "tag" };
 
 interface Props {
@@ -32,39 +32,17 @@ interface Props {
 /** The actions for several combinations; shown at the foot of the page while some are selected. */
 export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
   const mayEdit = useMay("EDIT_LIBRARY");
-  const bulk = useBulk();
-  const notice = useNotice();
   const [theme, setTheme] = useState("");
+  const { run, isRunning } = useRun(chosen, theme, () => {
+    onChoose([]);
+    setTheme("");
+  });
   const [card, setCard] = useState(false);
   if (chosen.length === 0) {
     return null;
   }
   const many = plural(chosen.length, { one: "# combination", other: "# combinations" });
-  const run = (action: BulkAction) => {
-    const combinations = chosen.map(({ id, version }) => ({ id, version }));
-    bulk.mutate(
-      { action, combinations, theme },
-      {
-        onSuccess: (done) => {
-          // A combination that had the theme before keeps it when the tag is removed.
-          const had =
-            action === "tag" ? new Set(chosen.filter((row) => row.themes.includes(theme)).map(({ id }) => id)) : null;
-          const back = done.combinations.filter(({ id }) => !had?.has(id));
-          notice.undo(
-            `${many} ${DONE[action]}.`,
-            () =>
-              back.length > 0 &&
-              bulk.mutate({ action: UNDOES[action], combinations: back, theme }, { onError: notice.failed }),
-          );
-          onChoose([]);
-          setTheme("");
-        },
-        onError: notice.failed,
-      },
-    );
-  };
   const ids = chosen.map(({ id }) => id).join(",");
-  const query = `ids=${ids}${archived ? "&archived=true" : ""}`;
   return (
     <section className="panel chosen-bar" aria-label={t`With what is chosen`}>
       <b role="status">
@@ -75,58 +53,23 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
           <Popover
             trigger="click"
             getPopupContainer={layers}
-            content={
-              <form
-                className="bulk-tag"
-                onSubmit={(event) => {
-                  event.preventDefault();
-                  run("tag");
-                }}
-              >
-                <Input
-                  value={theme}
-                  maxLength={40}
-                  onChange={(event) => setTheme(event.target.value.toLowerCase())}
-                  aria-label={t`Theme for all of them`}
-                  placeholder={t`Theme`}
-                />
-                <Button type="primary" htmlType="submit" disabled={theme.trim() === ""}>
-                  <Trans>Tag</Trans>
-                </Button>
-                <Button disabled={theme.trim() === ""} onClick={() => run("untag")}>
-                  <Trans>Remove the tag</Trans>
-                </Button>
-              </form>
-            }
+            content={<TagForm theme={theme} onTheme={setTheme} onTag={() => run("tag")} onUntag={() => run("untag")} />}
           >
             <Button>
               <Trans>Tag…</Trans>
             </Button>
           </Popover>
-          <Button loading={bulk.isPending} onClick={() => run("archive")}>
+          <Button loading={isRunning} onClick={() => run("archive")}>
             <Trans>Archive</Trans>
           </Button>
         </>
       )}
       {mayEdit && archived && (
-        <Button loading={bulk.isPending} onClick={() => run("restore")}>
+        <Button loading={isRunning} onClick={() => run("restore")}>
           <Trans>Restore</Trans>
         </Button>
       )}
-      {chosen.length <= paper ? (
-        <>
-          <Button href={`/api/cards.pdf?${query}`}>
-            <Trans>Print cards</Trans>
-          </Button>
-          <Button href={`/api/wall-sheet.pdf?${query}`}>
-            <Trans>Print a wall sheet</Trans>
-          </Button>
-        </>
-      ) : (
-        <span className="small">
-          <Trans>Paper holds {paper} of them at most.</Trans>
-        </span>
-      )}
+      <PaperButtons count={chosen.length} paper={paper} query={`ids=${ids}${archived ? "&archived=true" : ""}`} />
       {!archived && chosen.length <= onCard && (
         <Button onClick={() => setCard(true)}>
           <Trans>Card for athletes</Trans>
@@ -141,5 +84,85 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
         <Trans>Choose none</Trans>
       </Button>
     </section>
+  );
+}
+
+/** Does something with all that are chosen, and offers to undo it. */
+function useRun(chosen: CombinationRow[], theme: string, onDone: () => void) {
+  const bulk = useBulk();
+  const notice = useNotice();
+  const run = (action: BulkAction) => {
+    const combinations = chosen.map(({ id, version }) => ({ id, version }));
+    bulk.mutate(
+      { action, combinations, theme },
+      {
+        onSuccess: (done) => {
+          // A combination that had the theme before keeps it when the tag is removed.
+          const had =
+            action === "tag" ? new Set(chosen.filter((row) => row.themes.includes(theme)).map(({ id }) => id)) : null;
+          const back = done.combinations.filter(({ id }) => !had?.has(id));
+          notice.undo(
+            said(chosen.length)[action],
+            () =>
+              back.length > 0 &&
+              bulk.mutate({ action: UNDOES[action], combinations: back, theme }, { onError: notice.failed }),
+          );
+          onDone();
+        },
+        onError: notice.failed,
+      },
+    );
+  };
+  return { run, isRunning: bulk.isPending };
+}
+
+interface TagProps {
+  theme: string;
+  onTheme: (theme: string) => void;
+  onTag: () => void;
+  onUntag: () => void;
+}
+
+function TagForm({ theme, onTheme, onTag, onUntag }: TagProps) {
+  return (
+    <form
+      className="bulk-tag"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onTag();
+      }}
+    >
+      <Input
+        value={theme}
+        maxLength={40}
+        onChange={(event) => onTheme(event.target.value.toLowerCase())}
+        aria-label={t`Theme for all of them`}
+        placeholder={t`Theme`}
+      />
+      <Button type="primary" htmlType="submit" disabled={theme.trim() === ""}>
+        <Trans>Tag</Trans>
+      </Button>
+      <Button disabled={theme.trim() === ""} onClick={onUntag}>
+        <Trans>Remove the tag</Trans>
+      </Button>
+    </form>
+  );
+}
+
+/** Prints what is chosen, where paper has room for it. */
+function PaperButtons({ count, paper, query }: { count: number; paper: number; query: string }) {
+  return count <= paper ? (
+    <>
+      <Button href={`/api/cards.pdf?${query}`}>
+        <Trans>Print cards</Trans>
+      </Button>
+      <Button href={`/api/wall-sheet.pdf?${query}`}>
+        <Trans>Print a wall sheet</Trans>
+      </Button>
+    </>
+  ) : (
+    <span className="small">
+      <Trans>Paper holds {paper} of them at most.</Trans>
+    </span>
   );
 }

@@ -32,19 +32,7 @@ const COLUMNS: { title: string; sort?: SortName }[] = [
 
 /** The table of combinations; arrow keys move between rows, a column head sorts, a box selects. */
 export function LibraryTable({ rows, filters, onSort, chosen, onChoose }: Props) {
-  const navigate = useNavigate();
   const all = rows.length > 0 && rows.every((row) => chosen.some(({ id }) => id === row.id));
-  const onKey = (event: KeyboardEvent<HTMLTableRowElement>, id: number) => {
-    const row = event.currentTarget;
-    const to =
-      event.key === "ArrowDown" ? row.nextElementSibling : event.key === "ArrowUp" ? row.previousElementSibling : null;
-    if (to instanceof HTMLElement) {
-      event.preventDefault();
-      to.focus();
-    } else if (event.key === "Enter" && event.target === row) {
-      void navigate(`/combinations/${id}`);
-    }
-  };
   return (
     <div className="panel library-scroll">
       <table className="library-table">
@@ -86,55 +74,81 @@ export function LibraryTable({ rows, filters, onSort, chosen, onChoose }: Props)
         </thead>
         <tbody>
           {rows.map((row) => (
-            <tr
+            <Row
               key={row.id}
-              tabIndex={0}
-              onKeyDown={(event) => onKey(event, row.id)}
-              onClick={() => navigate(`/combinations/${row.id}`)}
-            >
-              {/* biome-ignore lint/a11y/useKeyWithClickEvents: the box in it takes the keys */}
-              <td className="cell-choose" onClick={(event) => event.stopPropagation()}>
-                <Checkbox
-                  checked={chosen.some(({ id }) => id === row.id)}
-                  onChange={(event) =>
-                    onChoose(event.target.checked ? [...chosen, row] : chosen.filter(({ id }) => id !== row.id))
-                  }
-                  aria-label={t`Choose ${row.name}`}
-                />
-              </td>
-              <td className="cell-name">
-                <Link to={`/combinations/${row.id}`} tabIndex={-1} onClick={(event) => event.stopPropagation()}>
-                  {row.name}
-                </Link>
-                <small>
-                  {row.stance === "southpaw" && (
-                    <b>
-                      <Trans>southpaw first ·</Trans>{" "}
-                    </b>
-                  )}
-                  {[nameOf(RULES, row.rules), ...row.themes].join(" · ")}
-                </small>
-              </td>
-              <td className="cell-line">
-                <CombinationLine drawing={row.line} width={LINE_WIDTH} name={row.name} />
-              </td>
-              <td className="cell-numbers">{row.text}</td>
-              <td className="cell-level">
-                <span role="img" aria-label={t`Level ${row.level}`}>
-                  {"▮".repeat(row.level)}
-                  <i>{"▮".repeat(3 - row.level)}</i>
-                </span>
-              </td>
-              <td className="cell-check">
-                <VerdictMark verdict={row.verdict} />
-                <small>{seconds(row.lengthMs)}</small>
-              </td>
-              <td className="cell-changed">{row.drilledOn ? day(row.drilledOn) : t`never`}</td>
-              <td className="cell-changed">{day(row.updatedAt)}</td>
-            </tr>
+              row={row}
+              isChosen={chosen.some(({ id }) => id === row.id)}
+              onChoose={(isChosen) => onChoose(isChosen ? [...chosen, row] : chosen.filter(({ id }) => id !== row.id))}
+            />
           ))}
         </tbody>
       </table>
     </div>
+  );
+}
+
+interface RowProps {
+  row: CombinationRow;
+  isChosen: boolean;
+  onChoose: (isChosen: boolean) => void;
+}
+
+function Row({ row, isChosen, onChoose }: RowProps) {
+  const navigate = useNavigate();
+  const onKey = (event: KeyboardEvent<HTMLTableRowElement>) => {
+    const line = event.currentTarget;
+    const to =
+      event.key === "ArrowDown"
+        ? line.nextElementSibling
+        : event.key === "ArrowUp"
+          ? line.previousElementSibling
+          : null;
+    if (to instanceof HTMLElement) {
+      event.preventDefault();
+      to.focus();
+    } else if (event.key === "Enter" && event.target === line) {
+      void navigate(`/combinations/${row.id}`);
+    }
+  };
+  return (
+    <tr tabIndex={0} onKeyDown={onKey} onClick={() => navigate(`/combinations/${row.id}`)}>
+      {/* biome-ignore lint/a11y/useKeyWithClickEvents: the box in it takes the keys */}
+      <td className="cell-choose" onClick={(event) => event.stopPropagation()}>
+        <Checkbox
+          checked={isChosen}
+          onChange={(event) => onChoose(event.target.checked)}
+          aria-label={t`Choose ${row.name}`}
+        />
+      </td>
+      <td className="cell-name">
+        <Link to={`/combinations/${row.id}`} tabIndex={-1} onClick={(event) => event.stopPropagation()}>
+          {row.name}
+        </Link>
+        <small>
+          {row.stance === "southpaw" && (
+            <b>
+              <Trans>southpaw first ·</Trans>{" "}
+            </b>
+          )}
+          {[nameOf(RULES, row.rules), ...row.themes].join(" · ")}
+        </small>
+      </td>
+      <td className="cell-line">
+        <CombinationLine drawing={row.line} width={LINE_WIDTH} name={row.name} />
+      </td>
+      <td className="cell-numbers">{row.text}</td>
+      <td className="cell-level">
+        <span role="img" aria-label={t`Level ${row.level}`}>
+          {"▮".repeat(row.level)}
+          <i>{"▮".repeat(3 - row.level)}</i>
+        </span>
+      </td>
+      <td className="cell-check">
+        <VerdictMark verdict={row.verdict} />
+        <small>{seconds(row.lengthMs)}</small>
+      </td>
+      <td className="cell-changed">{row.drilledOn ? day(row.drilledOn) : t`never`}</td>
+      <td className="cell-changed">{day(row.updatedAt)}</td>
+    </tr>
   );
 }

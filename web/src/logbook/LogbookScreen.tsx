@@ -9,8 +9,7 @@ import { logbookChanged } from "../api/keys";
 import { useMay } from "../api/session";
 import { useCourses } from "../api/useCourses";
 import { ExportMenu } from "../ui/ExportMenu";
-import { Failure } from "../ui/Failure";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { LogNav } from "../ui/LogNav";
 import { useNotice } from "../ui/useNotice";
 import { type LogFilters, useLogPage } from "./useLogbook";
@@ -19,77 +18,16 @@ import "./logbook.css";
 
 /** Lists the sessions that took place, newest first. */
 export default function LogbookScreen() {
-  const [address, setAddress] = useSearchParams();
-  const navigate = useNavigate();
-  const courses = useCourses().data ?? [];
-  const filters: LogFilters = { page: Number(address.get("page")) || 1 };
-  const course = Number(address.get("course"));
-  if (course > 0) {
-    filters.course = course;
-  }
-  for (const name of ["unchecked", "removed"] as const) {
-    if (address.get(name)) {
-      filters[name] = true;
-    }
-  }
+  const { filters, put, onPage } = useLogFilters();
   const log = useLogPage(filters);
-  const put = (name: string, value: string | null) =>
-    setAddress(
-      (now) => {
-        now.delete("page");
-        if (value === null) {
-          now.delete(name);
-        } else {
-          now.set(name, value);
-        }
-        return now;
-      },
-      { replace: true, preventScrollReset: true },
-    );
   const entries = log.data?.entries ?? [];
-  const isFiltered = course > 0 || filters.unchecked === true || filters.removed === true;
+  const isFiltered = filters.course !== undefined || filters.unchecked === true || filters.removed === true;
   return (
     <main className="page">
       <LogNav />
-      <header className="page-head">
-        <h1>
-          <Trans>Logbook</Trans>
-        </h1>
-        <Select
-          value={course || 0}
-          onChange={(id) => put("course", id === 0 ? null : String(id))}
-          aria-label={t`Course`}
-          popupMatchSelectWidth={false}
-          options={[
-            { value: 0, label: t`all courses` },
-            ...courses.map(({ id, name }) => ({ value: id, label: name })),
-          ]}
-        />
-        <Checkbox
-          checked={filters.unchecked === true}
-          onChange={(event) => put("unchecked", event.target.checked ? "true" : null)}
-        >
-          <Trans>not reviewed{log.data && log.data.unchecked > 0 ? ` (${log.data.unchecked})` : ""}</Trans>
-        </Checkbox>
-        <Checkbox
-          checked={filters.removed === true}
-          onChange={(event) => put("removed", event.target.checked ? "true" : null)}
-        >
-          <Trans>deleted</Trans>
-        </Checkbox>
-        <span className="page-actions">
-          <Files />
-          <Button
-            type="primary"
-            onClick={() => navigate(course > 0 ? `/logbook/new?course=${course}` : "/logbook/new")}
-          >
-            <Trans>Log a session</Trans>
-          </Button>
-        </span>
-      </header>
+      <LogHead filters={filters} unchecked={log.data?.unchecked ?? 0} onPut={put} />
       <WaitingEntries />
-      <Failure error={log.error} onRetry={() => log.refetch()} />
-      {log.isPending && <Loading what={t`Loading the logbook`} />}
+      <Loaded query={log} what={t`Loading the logbook`} />
       {log.data && entries.length === 0 && (
         <div className="panel empty">
           <h2>{isFiltered ? t`Nothing fits` : t`Nothing is logged yet`}</h2>
@@ -114,15 +52,91 @@ export default function LogbookScreen() {
           pageSize={log.data.size}
           total={log.data.total}
           showSizeChanger={false}
-          onChange={(page) =>
-            setAddress((now) => {
-              now.set("page", String(page));
-              return now;
-            })
-          }
+          onChange={onPage}
         />
       )}
     </main>
+  );
+}
+
+/** Returns the filters of the logbook, which stand in the address, with the ways to change them. */
+function useLogFilters() {
+  const [address, setAddress] = useSearchParams();
+  const filters: LogFilters = { page: Number(address.get("page")) || 1 };
+  const course = Number(address.get("course"));
+  if (course > 0) {
+    filters.course = course;
+  }
+  for (const name of ["unchecked", "removed"] as const) {
+    if (address.get(name)) {
+      filters[name] = true;
+    }
+  }
+  const put = (name: string, value: string | null) =>
+    setAddress(
+      (now) => {
+        now.delete("page");
+        if (value === null) {
+          now.delete(name);
+        } else {
+          now.set(name, value);
+        }
+        return now;
+      },
+      { replace: true, preventScrollReset: true },
+    );
+  const onPage = (page: number) =>
+    setAddress((now) => {
+      now.set("page", String(page));
+      return now;
+    });
+  return { filters, put, onPage };
+}
+
+interface HeadProps {
+  filters: LogFilters;
+  /** The number of entries that nobody has reviewed. */
+  unchecked: number;
+  onPut: (name: string, value: string | null) => void;
+}
+
+function LogHead({ filters, unchecked, onPut }: HeadProps) {
+  const navigate = useNavigate();
+  const courses = useCourses().data ?? [];
+  return (
+    <header className="page-head">
+      <h1>
+        <Trans>Logbook</Trans>
+      </h1>
+      <Select
+        value={filters.course ?? 0}
+        onChange={(id) => onPut("course", id === 0 ? null : String(id))}
+        aria-label={t`Course`}
+        popupMatchSelectWidth={false}
+        options={[{ value: 0, label: t`all courses` }, ...courses.map(({ id, name }) => ({ value: id, label: name }))]}
+      />
+      <Checkbox
+        checked={filters.unchecked === true}
+        onChange={(event) => onPut("unchecked", event.target.checked ? "true" : null)}
+      >
+        <Trans>not reviewed{unchecked > 0 ? ` (${unchecked})` : ""}</Trans>
+      </Checkbox>
+      <Checkbox
+        checked={filters.removed === true}
+        onChange={(event) => onPut("removed", event.target.checked ? "true" : null)}
+      >
+        <Trans>deleted</Trans>
+      </Checkbox>
+      <span className="page-actions">
+        <Files />
+        <Button
+          type="primary"
+          onClick={() => navigate(filters.course ? `/logbook/new?course=${filters.course}` : "/logbook/new")}
+        >
+          <Trans>Log a session</Trans>
+        </Button>
+      </span>
+    </header>
   );
 }
 

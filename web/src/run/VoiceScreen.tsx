@@ -6,9 +6,8 @@ import { useRef, useState } from "react";
 import { answered, api, type VoiceSettings } from "../api/client";
 import { keys } from "../api/keys";
 import { useMay } from "../api/session";
-import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
 import { clipOf } from "./recording";
@@ -44,19 +43,78 @@ const CHOICES = [
 
 /** The settings of the voice, and coaches' recordings. */
 export default function VoiceScreen() {
-  const queries = useQueryClient();
-  const mayChoose = useMay("MANAGE_GYM");
-  const notice = useNotice();
-  const voice = useQuery({
+  const voice = useVoice();
+  return (
+    <main className="page">
+      <GymNav />
+      <h1>
+        <Trans>Voice of calls</Trans>
+      </h1>
+      <Loaded query={voice} what={t`Loading the calls`}>
+        {(settings) => (
+          <>
+            <VoiceChoice settings={settings} />
+            <Clips settings={settings} />
+          </>
+        )}
+      </Loaded>
+    </main>
+  );
+}
+
+function useVoice() {
+  return useQuery({
     queryKey: keys.voice,
     queryFn: ({ signal }) => answered(api.GET("/api/voice", { signal })),
   });
-  const again = () => queries.invalidateQueries({ queryKey: keys.voice });
+}
+
+type Settings = NonNullable<ReturnType<typeof useVoice>["data"]>;
+
+function VoiceChoice({ settings }: { settings: Settings }) {
+  const { voice, pace, loudness } = settings;
+  const mayChoose = useMay("MANAGE_GYM");
+  const queries = useQueryClient();
+  const notice = useNotice();
   const save = useMutation({
     mutationFn: (body: VoiceSettings) => answered(api.PUT("/api/voice", { body })),
-    onSuccess: again,
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.voice }),
     onError: notice.failed,
   });
+  return (
+    <section className="panel block">
+      <h2>
+        <Trans>Voice</Trans>
+      </h2>
+      <div className="voice-fields">
+        {CHOICES.map(({ field, label, options }) => (
+          <Segmented<string>
+            key={field}
+            aria-label={label}
+            options={[...options]}
+            value={settings[field]}
+            disabled={!mayChoose}
+            onChange={(value) => save.mutate({ voice, pace, loudness, [field]: value })}
+          />
+        ))}
+        <Button onClick={() => play(t`one two, slip lead, two`)}>
+          <Trans>Listen</Trans>
+        </Button>
+      </div>
+      {!mayChoose && (
+        <p className="small">
+          <Trans>The head coach chooses the voice.</Trans>
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** What the sessions say, each with the voice or as a coach has recorded it. */
+function Clips({ settings }: { settings: Settings }) {
+  const queries = useQueryClient();
+  const notice = useNotice();
+  const again = () => queries.invalidateQueries({ queryKey: keys.voice });
   const record = useMutation({
     mutationFn: async ({ text, sound }: { text: string; sound: Blob }) =>
       answered(api.POST("/api/voice/clips", { body: { text, wav: await clipOf(sound) } })),
@@ -74,91 +132,50 @@ export default function VoiceScreen() {
     onSuccess: again,
     onError: notice.failed,
   });
-  const now = voice.data;
   return (
-    <main className="page">
-      <GymNav />
-      <h1>
-        <Trans>Voice of calls</Trans>
-      </h1>
-      <Failure error={voice.error} />
-      {!now ? (
-        <Loading what={t`Loading the calls`} />
-      ) : (
-        <>
-          <section className="panel block">
-            <h2>
-              <Trans>Voice</Trans>
-            </h2>
-            <div className="voice-fields">
-              {CHOICES.map(({ field, label, options }) => (
-                <Segmented<string>
-                  key={field}
-                  aria-label={label}
-                  options={[...options]}
-                  value={now[field]}
-                  disabled={!mayChoose}
-                  onChange={(value) =>
-                    save.mutate({ voice: now.voice, pace: now.pace, loudness: now.loudness, [field]: value })
-                  }
-                />
-              ))}
-              <Button onClick={() => play(t`one two, slip lead, two`)}>
-                <Trans>Listen</Trans>
-              </Button>
-            </div>
-            {!mayChoose && (
-              <p className="small">
-                <Trans>The head coach chooses the voice.</Trans>
-              </p>
-            )}
-          </section>
-          <section className="panel block">
-            <h2>
-              <Trans>What the sessions of these weeks say</Trans>
-            </h2>
-            <p className="small">
-              <Trans>
-                Your own clip takes the place of the voice, up to {now.longestMs / 1000} seconds; silence before and
-                after it is cut off.
-              </Trans>
-            </p>
-            {now.clips.length === 0 && (
-              <p>
-                <Trans>No session of these weeks says anything.</Trans>
-              </p>
-            )}
-            <ul className="clip-list">
-              {now.clips.map((clip) => (
-                <li key={clip.text}>
-                  <span>
-                    {clip.text}{" "}
-                    {clip.recorded && (
-                      <b className="tag">
-                        <Trans>recorded</Trans>
-                      </b>
-                    )}
-                  </span>
-                  <Button size="small" onClick={() => play(clip.text)}>
-                    <Trans>Listen</Trans>
-                  </Button>
-                  <Recorder
-                    longestMs={now.longestMs}
-                    onSound={(sound) => record.mutate({ text: clip.text, sound })}
-                    onRefused={notice.warn}
-                  />
-                  {clip.recorded && (
-                    <Button size="small" onClick={() => forget.mutate(clip.text)}>
-                      <Trans>Use the voice</Trans>
-                    </Button>
-                  )}
-                </li>
-              ))}
-            </ul>
-          </section>
-        </>
+    <section className="panel block">
+      <h2>
+        <Trans>What the sessions of these weeks say</Trans>
+      </h2>
+      <p className="small">
+        <Trans>
+          Your own clip takes the place of the voice, up to {settings.longestMs / 1000} seconds; silence before and
+          after it is cut off.
+        </Trans>
+      </p>
+      {settings.clips.length === 0 && (
+        <p>
+          <Trans>No session of these weeks says anything.</Trans>
+        </p>
       )}
-    </main>
+      <ul className="clip-list">
+        {settings.clips.map((clip) => (
+          <li key={clip.text}>
+            <span>
+              {clip.text}{" "}
+              {clip.recorded && (
+                <b className="tag">
+                  <Trans>recorded</Trans>
+                </b>
+              )}
+            </span>
+            <Button size="small" onClick={() => play(clip.text)}>
+              <Trans>Listen</Trans>
+            </Button>
+            <Recorder
+              longestMs={settings.longestMs}
+              onSound={(sound) => record.mutate({ text: clip.text, sound })}
+              onRefused={notice.warn}
+            />
+            {clip.recorded && (
+              <Button size="small" onClick={() => forget.mutate(clip.text)}>
+                <Trans>Use the voice</Trans>
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
