@@ -1,13 +1,13 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { Pagination, Select } from "antd";
+import { Select } from "antd";
 import { Link, useSearchParams } from "react-router";
 import { answered, api } from "../api/client";
 import { keys } from "../api/keys";
-import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
+import { Pages } from "../ui/Pages";
 import { dayAndTime } from "../ui/words";
 
 const KINDS = [
@@ -53,8 +53,7 @@ export default function AuditScreen() {
           {log.data ? plural(log.data.total, { one: "# entry", other: "# entries" }) : ""}
         </span>
       </div>
-      {log.isPending && <Loading what={t`Loading the audit log`} />}
-      <Failure error={log.error} />
+      <Loaded query={log} what={t`Loading the audit log`} />
       {log.data && entries.length === 0 && (
         <div className="panel empty">
           <h2>
@@ -90,14 +89,12 @@ export default function AuditScreen() {
           </table>
         </div>
       )}
-      {log.data && log.data.total > log.data.size && (
-        <Pagination
-          className="pages"
-          current={page}
-          pageSize={log.data.size}
+      {log.data && (
+        <Pages
+          page={page}
+          size={log.data.size}
           total={log.data.total}
-          showSizeChanger={false}
-          onChange={(to) =>
+          onPage={(to) =>
             setAddress((now) => {
               now.set("page", String(to));
               return now;

@@ -3,8 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Button, Modal } from "antd";
 import { Link, useSearchParams } from "react-router";
 import type { Card } from "../api/client";
-import { Failure } from "../ui/Failure";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { LogNav } from "../ui/LogNav";
 import { layers } from "../ui/layers";
 import { QrCode } from "../ui/QrCode";
@@ -30,8 +29,7 @@ export default function CardsScreen() {
           combinations in the <Link to="/library">library</Link>, then “Card for athletes”.
         </Trans>
       </p>
-      <Failure error={cards.error} onRetry={() => cards.refetch()} />
-      {cards.isPending && <Loading what={t`Loading the cards`} />}
+      <Loaded query={cards} what={t`Loading the cards`} />
       {cards.data?.length === 0 && (
         <div className="panel empty">
           <h2>

@@ -24,13 +24,7 @@ export function NameDialog({
   isOpen: boolean;
   onClose: () => void;
 }) {
-  const maySave = useMay("EDIT_LIBRARY");
-  const numbering = useNumbering();
-  const navigate = useNavigate();
-  const notice = useNotice();
-  const save = useSave(combination.id);
-  const propose = usePropose();
-  const { text, stance, rules, level, levelChosen, version, id } = combination;
+  const { store, reset, maySave, isPending, error } = useStore(combination, onClose);
   const [name, setName] = useState(combination.name);
   const [themes, setThemes] = useState(combination.themes);
   const [note, setNote] = useState(combination.note);
@@ -40,43 +34,12 @@ export function NameDialog({
       setName(combination.name);
       setThemes(combination.themes);
       setNote(combination.note);
-      save.reset();
-      propose.reset();
+      reset();
     }
   }, [isOpen]);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    const body: SaveRequest = {
-      name,
-      text,
-      numbering,
-      stance,
-      rules,
-      themes,
-      level: levelChosen ? level : null,
-      note,
-    };
-    if (maySave) {
-      save.mutate(
-        { body, basedOn: version },
-        {
-          onSuccess: () => {
-            notice.done(t`Saved.`);
-            onClose();
-          },
-        },
-      );
-    } else {
-      propose.mutate(
-        { kind: "change", combination: id, basedOn: version, content: body },
-        {
-          onSuccess: (made) => {
-            notice.done(t`Proposed. The current version stays in use until the head coach approves.`);
-            void navigate(`/review/${made.id}`);
-          },
-        },
-      );
-    }
+    store({ name, themes, note });
   };
   return (
     <Dialog open={isOpen} onClose={onClose} title={t`Rename and tag`}>
@@ -105,16 +68,65 @@ export function NameDialog({
           {...bounds("SaveRequest", "note")}
           onChange={(event) => setNote(event.target.value)}
         />
-        <Failure error={save.error ?? propose.error} />
-        <Button
-          type="primary"
-          htmlType="submit"
-          loading={save.isPending || propose.isPending}
-          disabled={name.trim() === ""}
-        >
+        <Failure error={error} />
+        <Button type="primary" htmlType="submit" loading={isPending} disabled={name.trim() === ""}>
           {maySave ? t`Save` : t`Propose`}
         </Button>
       </form>
     </Dialog>
   );
+}
+
+type Named = Pick<SaveRequest, "name" | "themes" | "note">;
+
+/** Saves the fields; a coach who may not proposes them. */
+function useStore(combination: Combination, onSaved: () => void) {
+  const maySave = useMay("EDIT_LIBRARY");
+  const numbering = useNumbering();
+  const navigate = useNavigate();
+  const notice = useNotice();
+  const save = useSave(combination.id);
+  const propose = usePropose();
+  const { text, stance, rules, level, levelChosen, version, id } = combination;
+  const store = (named: Named) => {
+    const body: SaveRequest = {
+      text,
+      numbering,
+      stance,
+      rules,
+      level: levelChosen ? level : null,
+      ...named,
+    };
+    if (maySave) {
+      save.mutate(
+        { body, basedOn: version },
+        {
+          onSuccess: () => {
+            notice.done(t`Saved.`);
+            onSaved();
+          },
+        },
+      );
+    } else {
+      propose.mutate(
+        { kind: "change", combination: id, basedOn: version, content: body },
+        {
+          onSuccess: (made) => {
+            notice.done(t`Proposed. The current version stays in use until the head coach approves.`);
+            void navigate(`/review/${made.id}`);
+          },
+        },
+      );
+    }
+  };
+  return {
+    store,
+    reset: () => {
+      save.reset();
+      propose.reset();
+    },
+    maySave,
+    isPending: save.isPending || propose.isPending,
+    error: save.error ?? propose.error,
+  };
 }

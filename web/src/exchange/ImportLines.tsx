@@ -1,9 +1,10 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Pagination } from "antd";
+import { Button } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Import, ImportLine, ImportLineRequest, NumberingId, Stance } from "../api/client";
+import { Pages } from "../ui/Pages";
 import { Segmented } from "../ui/Segmented";
 import { EditLine } from "./EditLine";
 import { choicesOf, KINDS } from "./kinds";
@@ -92,16 +93,7 @@ export function ImportLines({ state, given, onState }: Props) {
           </tbody>
         </table>
       </div>
-      {total > (lines.data?.size ?? 100) && (
-        <Pagination
-          className="pages"
-          current={page}
-          pageSize={lines.data?.size ?? 100}
-          total={total}
-          showSizeChanger={false}
-          onChange={setPage}
-        />
-      )}
+      <Pages page={page} size={lines.data?.size ?? 100} total={total} onPage={setPage} />
     </>
   );
 }

@@ -1,8 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Link } from "react-router";
-import { Failure } from "../ui/Failure";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { Trail } from "../ui/Trail";
 import { useFamilyOverview } from "./useFamily";
 import "../ui/gym.css";
@@ -20,8 +19,7 @@ export default function FamilyScreen() {
       <p className="small">
         <Trans>A combination grew from the longest other one that it starts with. Open one to see its tree.</Trans>
       </p>
-      {overview.isPending && <Loading what={t`Comparing the library`} />}
-      <Failure error={overview.error} />
+      <Loaded query={overview} what={t`Comparing the library`} />
       {overview.data && (
         <div className="columns">
           <section className="panel" aria-label={t`Most grow from these`}>

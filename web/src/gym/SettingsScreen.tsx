@@ -7,7 +7,7 @@ import type { Gym } from "../api/client";
 import { useGym } from "../api/useGym";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { useNotice } from "../ui/useNotice";
 import { GymFields } from "./GymFields";
 import "./settings.css";
@@ -23,8 +23,7 @@ export default function SettingsScreen() {
       <h1>
         <Trans>Settings</Trans>
       </h1>
-      <Failure error={gym.error} onRetry={gym.refetch} />
-      {gym.data ? <Settings key={gym.data.version} gym={gym.data} /> : gym.isPending && <Loading />}
+      <Loaded query={gym}>{(data) => <Settings key={data.version} gym={data} />}</Loaded>
     </main>
   );
 }

@@ -7,7 +7,7 @@ import type { Gym, SetupRequest, Training } from "../api/client";
 import { useCourses } from "../api/useCourses";
 import { useGym } from "../api/useGym";
 import { Failure } from "../ui/Failure";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { BeginLibrary } from "./BeginLibrary";
 import { GymFields } from "./GymFields";
 import { NumberingChoice } from "./NumberingChoice";
@@ -31,8 +31,7 @@ export default function SetupScreen() {
   const gym = useGym();
   return (
     <main className="page setup">
-      <Failure error={gym.error} onRetry={gym.refetch} />
-      {gym.data ? <Setup gym={gym.data} /> : gym.isPending && <Loading />}
+      <Loaded query={gym}>{(data) => <Setup gym={data} />}</Loaded>
     </main>
   );
 }

@@ -3,9 +3,8 @@ import { Trans } from "@lingui/react/macro";
 import { Button, Modal } from "antd";
 import type { Status } from "../api/client";
 import { Alert } from "../ui/Alert";
-import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { day, dayAndTime } from "../ui/words";
@@ -47,8 +46,9 @@ export default function StatusScreen() {
       <h1>
         <Trans>Status</Trans>
       </h1>
-      <Failure error={status.error} onRetry={status.refetch} />
-      {status.data ? <Shown status={status.data} /> : status.isPending && <Loading what={t`Loading the status`} />}
+      <Loaded query={status} what={t`Loading the status`}>
+        {(data) => <Shown status={data} />}
+      </Loaded>
     </main>
   );
 }

@@ -1,16 +1,16 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, type InputRef, Pagination, Select } from "antd";
+import { Button, Input, type InputRef, Select } from "antd";
 import { lazy, type RefObject, Suspense, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { CombinationPage, CombinationRow } from "../api/client";
 import { useReachable } from "../api/connection";
 import { useVocabulary } from "../api/useVocabulary";
 import { ExportMenu } from "../ui/ExportMenu";
-import { Failure } from "../ui/Failure";
 import { FirstVisit } from "../ui/FirstVisit";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { FRESH } from "../ui/newCombination";
+import { Pages } from "../ui/Pages";
 import { useShortcut } from "../ui/useShortcut";
 import { exportsOf, FILTERS, PAGE_SIZE, sortedBy, valuesOf } from "./filters";
 import { LibraryTable } from "./LibraryTable";
@@ -60,8 +60,7 @@ export default function LibraryScreen() {
         {data && filters.q && <Understood search={data.search} />}
         <SearchHelp onTry={(text) => onType((now) => (now.trim() === "" ? text : `${now.trim()}, ${text}`))} />
       </div>
-      {library.isPending && <Loading what={t`Loading the library`} />}
-      <Failure error={library.error} onRetry={library.refetch} />
+      <Loaded query={library} what={t`Loading the library`} />
       {data?.search.problems[0] && (
         <NotUnderstood problem={data.search.problems[0]} typed={typed} onType={onType} onClear={clear} />
       )}
@@ -97,16 +96,7 @@ export default function LibraryScreen() {
           />
         </Suspense>
       )}
-      {data && data.total > PAGE_SIZE && (
-        <Pagination
-          className="pages"
-          current={filters.page}
-          pageSize={PAGE_SIZE}
-          total={data.total}
-          showSizeChanger={false}
-          onChange={onPage}
-        />
-      )}
+      {data && <Pages page={filters.page ?? 1} size={PAGE_SIZE} total={data.total} onPage={onPage} />}
     </main>
   );
 }

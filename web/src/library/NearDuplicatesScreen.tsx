@@ -5,8 +5,7 @@ import { Link } from "react-router";
 import type { CombinationRow } from "../api/client";
 import { useMay } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
-import { Failure } from "../ui/Failure";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
@@ -29,8 +28,7 @@ export default function NearDuplicatesScreen() {
           and the note of both; the other is archived and can be restored.
         </Trans>
       </p>
-      {found.isPending && <Loading what={t`Comparing the library`} />}
-      <Failure error={found.error} onRetry={found.refetch} />
+      <Loaded query={found} what={t`Comparing the library`} />
       {found.data && pairs.length === 0 && (
         <div className="panel empty">
           <h2>

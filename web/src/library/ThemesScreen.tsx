@@ -6,9 +6,8 @@ import { Link } from "react-router";
 import { bounds } from "../api/bounds";
 import { useMay } from "../api/session";
 import { useThemes } from "../api/useThemes";
-import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { useNotice } from "../ui/useNotice";
 import { useRenameTheme } from "./useLibrary";
 import "../ui/gym.css";
@@ -31,8 +30,7 @@ export default function ThemesScreen() {
           ? t`Renaming a theme to the name of another merges the two. Every combination that had it gets a new version.`
           : t`The head coach renames and merges themes.`}
       </p>
-      {themes.isPending && <Loading what={t`Loading the themes`} />}
-      <Failure error={themes.error} onRetry={themes.refetch} />
+      <Loaded query={themes} what={t`Loading the themes`} />
       {themes.data && rows.length === 0 && (
         <div className="panel empty">
           <h2>

@@ -33,19 +33,9 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
   const mayEditShared = useMay("EDIT_LIBRARY");
   const queries = useQueryClient();
   const [naming, setNaming] = useState(false);
-  const [name, setName] = useState("");
-  const [shared, setShared] = useState(false);
   const now = viewOf(address);
   const notice = useNotice();
   const again = () => queries.invalidateQueries({ queryKey: keys.views });
-  const save = useMutation({
-    mutationFn: () => answered(api.POST("/api/views", { body: { name, address: now, shared } })),
-    onSuccess: () => {
-      setNaming(false);
-      setName("");
-      void again();
-    },
-  });
   const remove = useMutation({
     mutationFn: (view: View) => answered(api.DELETE("/api/views/{id}", { params: { path: { id: view.id } } })),
     onSuccess: (_, view) =>
@@ -62,10 +52,6 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
   });
   const open = views.find((view) => view.address === now);
   const mayRemove = open && (open.owner.id === user?.id || mayEditShared);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    save.mutate();
-  };
   return (
     <span className="views">
       {views.map((view) => (
@@ -90,29 +76,51 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
           <Trans>Delete “{open.name}”</Trans>
         </button>
       )}
-      <Dialog open={naming} onClose={() => setNaming(false)} title={t`Save view`}>
-        <form className="stack" onSubmit={submit}>
-          <label htmlFor="view-name">
-            <Trans>Name</Trans>
-          </label>
-          <Input
-            id="view-name"
-            autoFocus
-            value={name}
-            {...bounds("ViewRequest", "name")}
-            onChange={(event) => setName(event.target.value)}
-            placeholder={t`Such as Liver work for level 2`}
-          />
-          <label>
-            <input type="checkbox" checked={shared} onChange={(event) => setShared(event.target.checked)} />{" "}
-            <Trans>Share it with the other coaches</Trans>
-          </label>
-          <Failure error={save.error} />
-          <Button type="primary" htmlType="submit" loading={save.isPending} disabled={name.trim() === ""}>
-            <Trans>Save view</Trans>
-          </Button>
-        </form>
-      </Dialog>
+      <SaveView address={now} isOpen={naming} onClose={() => setNaming(false)} />
     </span>
+  );
+}
+
+/** Saves the search that is shown under a name. */
+function SaveView({ address, isOpen, onClose }: { address: string; isOpen: boolean; onClose: () => void }) {
+  const queries = useQueryClient();
+  const [name, setName] = useState("");
+  const [shared, setShared] = useState(false);
+  const save = useMutation({
+    mutationFn: () => answered(api.POST("/api/views", { body: { name, address, shared } })),
+    onSuccess: () => {
+      onClose();
+      setName("");
+      void queries.invalidateQueries({ queryKey: keys.views });
+    },
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    save.mutate();
+  };
+  return (
+    <Dialog open={isOpen} onClose={onClose} title={t`Save view`}>
+      <form className="stack" onSubmit={submit}>
+        <label htmlFor="view-name">
+          <Trans>Name</Trans>
+        </label>
+        <Input
+          id="view-name"
+          autoFocus
+          value={name}
+          {...bounds("ViewRequest", "name")}
+          onChange={(event) => setName(event.target.value)}
+          placeholder={t`Such as Liver work for level 2`}
+        />
+        <label>
+          <input type="checkbox" checked={shared} onChange={(event) => setShared(event.target.checked)} />{" "}
+          <Trans>Share it with the other coaches</Trans>
+        </label>
+        <Failure error={save.error} />
+        <Button type="primary" htmlType="submit" loading={save.isPending} disabled={name.trim() === ""}>
+          <Trans>Save view</Trans>
+        </Button>
+      </form>
+    </Dialog>
   );
 }

@@ -18,60 +18,16 @@ const EFFORT = Array.from({ length: 11 }, (_, at) => at);
 /** The fields for attendance, coach and effort. */
 export function EntryFields({ draft, onChange }: Props) {
   const courses = useCourses().data ?? [];
-  const coaches = useCoachNames();
   const levels = courses.find(({ id }) => id === draft.course)?.levels ?? [1, 2, 3];
   return (
     <>
-      <div className="log-entry-row">
-        <div>
-          <span>
-            <Trans>Day</Trans>
-          </span>
-          <Input
-            type="date"
-            aria-label={t`Day`}
-            value={draft.day}
-            max={todayInGym()}
-            onChange={(event) => event.target.value && onChange({ day: event.target.value })}
-          />
-        </div>
-        <div>
-          <span>
-            <Trans>Course</Trans>
-          </span>
-          <Select
-            value={draft.course ?? 0}
-            onChange={(course) => onChange({ course: course === 0 ? null : course })}
-            popupMatchSelectWidth={false}
-            aria-label={t`Course`}
-            options={[
-              { value: 0, label: t`none` },
-              ...courses
-                .filter(({ id, archived }) => !archived || id === draft.course)
-                .map(({ id, name }) => ({ value: id, label: name })),
-            ]}
-          />
-        </div>
-        <div>
-          <span>
-            <Trans>Coached by</Trans>
-          </span>
-          <Select
-            value={draft.coach ?? undefined}
-            placeholder={t`you`}
-            onChange={(coach) => onChange({ coach })}
-            popupMatchSelectWidth={false}
-            aria-label={t`Coached by`}
-            options={coaches.map(({ id, name }) => ({ value: id, label: name }))}
-          />
-        </div>
-      </div>
+      <WhenAndWho draft={draft} onChange={onChange} />
       <fieldset className="log-entry-counts">
         <legend>
           <Trans>Who was there</Trans>
         </legend>
-        <Counter name="orthodox" value={draft.orthodox} onChange={(orthodox) => onChange({ orthodox })} />
-        <Counter name="southpaw" value={draft.southpaw} onChange={(southpaw) => onChange({ southpaw })} />
+        <Counter name={t`orthodox`} value={draft.orthodox} onChange={(orthodox) => onChange({ orthodox })} />
+        <Counter name={t`southpaw`} value={draft.southpaw} onChange={(southpaw) => onChange({ southpaw })} />
         {levels.length > 1 &&
           levels.map((level) => (
             <Counter
@@ -82,23 +38,7 @@ export function EntryFields({ draft, onChange }: Props) {
             />
           ))}
       </fieldset>
-      <div className="log-entry-effort">
-        <span>
-          <Trans>Effort</Trans>
-        </span>
-        <Toolbar label={t`Effort, 0 to 10`} className="effort-row">
-          {EFFORT.map((value) => (
-            <button
-              key={value}
-              type="button"
-              aria-pressed={draft.effort === value}
-              onClick={() => onChange({ effort: draft.effort === value ? null : value })}
-            >
-              {value}
-            </button>
-          ))}
-        </Toolbar>
-      </div>
+      <Effort value={draft.effort} onChange={(effort) => onChange({ effort })} />
       <div className="log-entry-note">
         <span>
           <Trans>Note</Trans>
@@ -112,6 +52,80 @@ export function EntryFields({ draft, onChange }: Props) {
         />
       </div>
     </>
+  );
+}
+
+function WhenAndWho({ draft, onChange }: Props) {
+  const courses = useCourses().data ?? [];
+  const coaches = useCoachNames();
+  return (
+    <div className="log-entry-row">
+      <div>
+        <span>
+          <Trans>Day</Trans>
+        </span>
+        <Input
+          type="date"
+          aria-label={t`Day`}
+          value={draft.day}
+          max={todayInGym()}
+          onChange={(event) => event.target.value && onChange({ day: event.target.value })}
+        />
+      </div>
+      <div>
+        <span>
+          <Trans>Course</Trans>
+        </span>
+        <Select
+          value={draft.course ?? 0}
+          onChange={(course) => onChange({ course: course === 0 ? null : course })}
+          popupMatchSelectWidth={false}
+          aria-label={t`Course`}
+          options={[
+            { value: 0, label: t`none` },
+            ...courses
+              .filter(({ id, archived }) => !archived || id === draft.course)
+              .map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+        />
+      </div>
+      <div>
+        <span>
+          <Trans>Coached by</Trans>
+        </span>
+        <Select
+          value={draft.coach ?? undefined}
+          placeholder={t`you`}
+          onChange={(coach) => onChange({ coach })}
+          popupMatchSelectWidth={false}
+          aria-label={t`Coached by`}
+          options={coaches.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+      </div>
+    </div>
+  );
+}
+
+/** How hard the session was; a second press takes the answer back. */
+function Effort({ value, onChange }: { value: number | null; onChange: (effort: number | null) => void }) {
+  return (
+    <div className="log-entry-effort">
+      <span>
+        <Trans>Effort</Trans>
+      </span>
+      <Toolbar label={t`Effort, 0 to 10`} className="effort-row">
+        {EFFORT.map((effort) => (
+          <button
+            key={effort}
+            type="button"
+            aria-pressed={value === effort}
+            onClick={() => onChange(value === effort ? null : effort)}
+          >
+            {effort}
+          </button>
+        ))}
+      </Toolbar>
+    </div>
   );
 }
 

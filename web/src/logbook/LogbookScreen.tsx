@@ -1,7 +1,7 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { Button, Checkbox, Pagination, Select } from "antd";
+import { Button, Checkbox, Select } from "antd";
 import { useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { answered, api, type LogImport, type LogRow } from "../api/client";
@@ -11,6 +11,7 @@ import { useCourses } from "../api/useCourses";
 import { ExportMenu } from "../ui/ExportMenu";
 import { Loaded } from "../ui/Loaded";
 import { LogNav } from "../ui/LogNav";
+import { Pages } from "../ui/Pages";
 import { useNotice } from "../ui/useNotice";
 import { type LogFilters, useLogPage } from "./useLogbook";
 import { useLogQueue } from "./useLogQueue";
@@ -45,16 +46,7 @@ export default function LogbookScreen() {
           ))}
         </ul>
       )}
-      {log.data && log.data.total > log.data.size && (
-        <Pagination
-          className="pages"
-          current={filters.page}
-          pageSize={log.data.size}
-          total={log.data.total}
-          showSizeChanger={false}
-          onChange={onPage}
-        />
-      )}
+      {log.data && <Pages page={filters.page} size={log.data.size} total={log.data.total} onPage={onPage} />}
     </main>
   );
 }

@@ -6,9 +6,8 @@ import { useNavigate, useParams } from "react-router";
 import type { Numbering } from "../api/client";
 import { useMay } from "../api/session";
 import { useNumbering, useNumberings } from "../api/useNumbering";
-import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { NumberingEffect } from "./NumberingEffect";
@@ -27,8 +26,7 @@ export default function NumberingScreen() {
   return (
     <main className="page">
       <GymNav />
-      {numberings.isPending && <Loading what={t`Loading the numberings`} />}
-      <Failure error={numberings.error} />
+      <Loaded query={numberings} what={t`Loading the numberings`} />
       {numberings.data && !shown && (
         <p>
           <Trans>There is no such numbering. Choose another above.</Trans>
@@ -42,19 +40,102 @@ export default function NumberingScreen() {
 }
 
 function Editor({ numbering, numberings }: { numbering: Numbering; numberings: Numbering[] }) {
-  const mayEdit = useMay("EDIT_NUMBERINGS");
-  const known = useNumberings().data;
-  const ofGym = known?.ofGym;
-  const readers = known?.readers[numbering.id] ?? [];
-  const mine = useNumbering();
-  const navigate = useNavigate();
+  const readers = useNumberings().data?.readers[numbering.id] ?? [];
   const [editing, setEditing] = useState(false);
   const editor = useNumberingEditor(numbering, numberings);
+  return (
+    <>
+      <NumberingHead
+        numbering={numbering}
+        numberings={numberings}
+        onEdit={() => {
+          setEditing(true);
+          editor.setOther(numbering.id);
+        }}
+        editing={editing}
+      />
+      <p className="small" role="note">
+        {readers.length === 0 ? t`No coach uses this numbering.` : t`Read by ${readers.join(", ")}.`}
+      </p>
+      <p className="small">
+        <Trans>{numbering.about} A numbering is only a way of writing: changing it never changes a stored chain.</Trans>
+      </p>
+      <div className="columns">
+        <section className="panel numbering-numbers" aria-label={t`Numbers`}>
+          {editing && <NumberingForm editor={editor} />}
+          <NumberTable
+            rows={editor.rows}
+            boundTo={editor.boundTo}
+            editing={editing}
+            problems={editor.problems}
+            onChange={editor.change}
+            onRemove={editor.remove}
+          />
+          {editing && <NumberingFoot editor={editor} onEnd={() => setEditing(false)} />}
+        </section>
+        <NumberingEffect numbering={numbering} numberings={numberings} editor={editor} editing={editing} />
+      </div>
+    </>
+  );
+}
+
+interface HeadProps {
+  numbering: Numbering;
+  numberings: Numbering[];
+  editing: boolean;
+  onEdit: () => void;
+}
+
+/** Chooses which numbering is shown, and takes it for oneself or for the gym. */
+function NumberingHead({ numbering, numberings, editing, onEdit }: HeadProps) {
+  const mayEdit = useMay("EDIT_NUMBERINGS");
+  const ofGym = useNumberings().data?.ofGym;
+  const mine = useNumbering();
+  const navigate = useNavigate();
   const chooseMine = useChooseNumbering("me");
+  const { giveToGym, isGiving, modalHolder } = useGiveToGym(numbering, numberings);
+  return (
+    <div className="numbering-head">
+      {modalHolder}
+      <h1>
+        <Trans>Numbering</Trans>
+      </h1>
+      <Select
+        value={numbering.id}
+        onChange={(value) => navigate(`/numbering/${value}`)}
+        options={numberings.map((one) => ({
+          value: one.id,
+          label: one.name + (one.id === ofGym ? t` · the gym’s` : "") + (one.id === mine ? t` · you read it` : ""),
+        }))}
+        aria-label={t`Which numbering`}
+        className="numbering-which"
+      />
+      {mine !== numbering.id && (
+        <Button onClick={() => chooseMine.mutate(numbering.id)} loading={chooseMine.isPending}>
+          <Trans>Use for me</Trans>
+        </Button>
+      )}
+      {mayEdit && ofGym !== numbering.id && (
+        <Button onClick={giveToGym} loading={isGiving}>
+          <Trans>Use for the gym</Trans>
+        </Button>
+      )}
+      {mayEdit && !editing && (
+        <Button type="primary" onClick={onEdit}>
+          {numbering.isBuiltIn ? t`Start a numbering from this` : t`Edit`}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** Asks, and then gives the gym a numbering. */
+function useGiveToGym(numbering: Numbering, numberings: Numbering[]) {
+  const known = useNumberings().data;
+  const ofGym = known?.ofGym;
   const chooseGym = useChooseNumbering("gym");
   const [modal, modalHolder] = Modal.useModal();
   const notice = useNotice();
-
   const nameOf = (id: string | undefined) => numberings.find((one) => one.id === id)?.name ?? "";
   // Changes what every coach reads who has not chosen a numbering.
   const giveToGym = () => {
@@ -82,66 +163,5 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
           ),
     });
   };
-  return (
-    <>
-      {modalHolder}
-      <div className="numbering-head">
-        <h1>
-          <Trans>Numbering</Trans>
-        </h1>
-        <Select
-          value={numbering.id}
-          onChange={(value) => navigate(`/numbering/${value}`)}
-          options={numberings.map((one) => ({
-            value: one.id,
-            label: one.name + (one.id === ofGym ? t` · the gym’s` : "") + (one.id === mine ? t` · you read it` : ""),
-          }))}
-          aria-label={t`Which numbering`}
-          className="numbering-which"
-        />
-        {mine !== numbering.id && (
-          <Button onClick={() => chooseMine.mutate(numbering.id)} loading={chooseMine.isPending}>
-            <Trans>Use for me</Trans>
-          </Button>
-        )}
-        {mayEdit && ofGym !== numbering.id && (
-          <Button onClick={giveToGym} loading={chooseGym.isPending}>
-            <Trans>Use for the gym</Trans>
-          </Button>
-        )}
-        {mayEdit && !editing && (
-          <Button
-            type="primary"
-            onClick={() => {
-              setEditing(true);
-              editor.setOther(numbering.id);
-            }}
-          >
-            {numbering.isBuiltIn ? t`Start a numbering from this` : t`Edit`}
-          </Button>
-        )}
-      </div>
-      <p className="small" role="note">
-        {readers.length === 0 ? t`No coach uses this numbering.` : t`Read by ${readers.join(", ")}.`}
-      </p>
-      <p className="small">
-        <Trans>{numbering.about} A numbering is only a way of writing: changing it never changes a stored chain.</Trans>
-      </p>
-      <div className="columns">
-        <section className="panel numbering-numbers" aria-label={t`Numbers`}>
-          {editing && <NumberingForm editor={editor} />}
-          <NumberTable
-            rows={editor.rows}
-            boundTo={editor.boundTo}
-            editing={editing}
-            problems={editor.problems}
-            onChange={editor.change}
-            onRemove={editor.remove}
-          />
-          {editing && <NumberingFoot editor={editor} onEnd={() => setEditing(false)} />}
-        </section>
-        <NumberingEffect numbering={numbering} numberings={numberings} editor={editor} editing={editing} />
-      </div>
-    </>
-  );
+  return { giveToGym, isGiving: chooseGym.isPending, modalHolder };
 }

@@ -1,11 +1,11 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Pagination } from "antd";
 import { Link } from "react-router";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Columns } from "../plot/Columns";
 import { PlotTable } from "../plot/PlotTable";
 import { Loaded } from "../ui/Loaded";
+import { Pages } from "../ui/Pages";
 import { minutes, shortDay } from "./period";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { type DrilledSort, useAsked, useDrilled } from "./useReports";
@@ -49,16 +49,12 @@ export default function DrilledScreen() {
             direction={direction}
             onSort={(sorted) => put({ ...sorted, page: null })}
           />
-          {report.data.total > report.data.size && (
-            <Pagination
-              className="pages"
-              current={page}
-              pageSize={report.data.size}
-              total={report.data.total}
-              showSizeChanger={false}
-              onChange={(to) => put({ page: String(to) })}
-            />
-          )}
+          <Pages
+            page={page}
+            size={report.data.size}
+            total={report.data.total}
+            onPage={(to) => put({ page: String(to) })}
+          />
         </>
       )}
     </main>

@@ -6,8 +6,7 @@ import type { LinkTrouble } from "../api/client";
 import { useMay } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { LinkZone } from "../combination-line/LinkZone";
-import { Failure } from "../ui/Failure";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { VerdictMark } from "../ui/VerdictMark";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { useAsked, useLinks } from "./useReports";
@@ -26,8 +25,7 @@ export default function LinksScreen() {
           with it in the same direction, a number of the model or a school may not be that of your athletes.
         </Trans>
       </p>
-      <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Loading what={t`Checking the links`} />}
+      <Loaded query={report} what={t`Checking the links`} />
       {report.data && links.length === 0 && (
         <NothingLogged what={t`Mark the link that fell apart in a session, or measure a combination.`} />
       )}

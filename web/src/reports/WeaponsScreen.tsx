@@ -2,8 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { HeatMap } from "../plot/HeatMap";
 import { PlotTable } from "../plot/PlotTable";
-import { Failure } from "../ui/Failure";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { shortDay } from "./period";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { useAsked, useLoad } from "./useReports";
@@ -30,8 +29,7 @@ export default function WeaponsScreen() {
   return (
     <main className="page">
       <ReportHead title={t`Weapons by week`} />
-      <Failure error={report.error} onRetry={() => report.refetch()} />
-      {report.isPending && <Loading what={t`Counting`} />}
+      <Loaded query={report} what={t`Counting`} />
       {sum?.sessions === 0 && <NothingLogged what={t`Which weapons were thrown, week by week.`} />}
       {sum && sum.sessions > 0 && (
         <section className="panel block">

@@ -1,13 +1,13 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Pagination, Switch } from "antd";
+import { Button, Switch } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { ProposalRow } from "../api/client";
 import { useSession } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
-import { Failure } from "../ui/Failure";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { FRESH } from "../ui/newCombination";
+import { Pages } from "../ui/Pages";
 import { Segmented } from "../ui/Segmented";
 import { VerdictMark } from "../ui/VerdictMark";
 import { dayAndTime } from "../ui/words";
@@ -94,8 +94,7 @@ export default function ReviewScreen() {
           </Button>
         )}
       </div>
-      {proposals.isPending && <Loading what={t`Loading the proposals`} />}
-      <Failure error={proposals.error} onRetry={proposals.refetch} />
+      <Loaded query={proposals} what={t`Loading the proposals`} />
       {proposals.data && rows.length === 0 && (
         <div className="panel empty">
           <h2>{EMPTY[list][0]}</h2>
@@ -111,14 +110,12 @@ export default function ReviewScreen() {
           ))}
         </ol>
       )}
-      {proposals.data && proposals.data.total > proposals.data.size && (
-        <Pagination
-          className="pages"
-          current={page}
-          pageSize={proposals.data.size}
+      {proposals.data && (
+        <Pages
+          page={page}
+          size={proposals.data.size}
           total={proposals.data.total}
-          showSizeChanger={false}
-          onChange={(to) => put("page", String(to))}
+          onPage={(to) => put("page", String(to))}
         />
       )}
     </main>

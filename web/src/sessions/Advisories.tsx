@@ -11,31 +11,11 @@ import { fixed } from "./usePlans";
 
 /** Problems of the plan, warnings with their fixes, and combinations that have changed in the library. */
 export function Advisories({ error }: { error: unknown }) {
-  const { document, content, change, select, old } = usePlanContext();
-  const notice = useNotice();
-  const [fixing, setFixing] = useState<string | null>(null);
-  const newest = useRef(content);
-  newest.current = content;
+  const { document, select, old } = usePlanContext();
+  const { fix, fixing } = useFixes();
   if (!document) {
     return <Failure error={error} />;
   }
-  const fix = async (warning: { id: string; fix: string }) => {
-    setFixing(warning.id);
-    try {
-      const mended = contentOf(await fixed(content, warning.id));
-      // The answer belongs to an earlier content.
-      if (newest.current !== content) {
-        notice.warn(t`The session was changed meanwhile, so nothing was done. Press once more.`);
-        return;
-      }
-      change(() => mended);
-      notice.done(t`${warning.fix}: done. Undo takes it back.`);
-    } catch (failure) {
-      notice.failed(failure);
-    } finally {
-      setFixing(null);
-    }
-  };
   const go = (place: string) => {
     const found = placeOf(place);
     if (found?.round !== undefined) {
@@ -58,29 +38,7 @@ export function Advisories({ error }: { error: unknown }) {
       )}
       <ul>
         {document.changed.map((one) => (
-          <li key={one.id} className="advisory is-change">
-            <b>{one.name}</b>{" "}
-            {one.archived ? t`was archived since it was planned.` : t`was changed since it was planned.`}
-            <span className="both">
-              <span>
-                <small>
-                  <Trans>planned</Trans>
-                </small>{" "}
-                <b className="numbers">{one.planned.chain}</b>
-              </span>
-              <span>
-                <small>
-                  <Trans>now</Trans>
-                </small>{" "}
-                <b className="numbers">{one.now.chain}</b>
-              </span>
-            </span>
-            {!one.archived && (
-              <Button size="small" onClick={() => change((now) => renewed(now, one.id, one.now))}>
-                <Trans>Take the new one</Trans>
-              </Button>
-            )}
-          </li>
+          <ChangedCombination key={one.id} changed={one} />
         ))}
         {document.problems
           .filter((problem) => problem.place !== "" || !document.changed.some((one) => one.name === problem.where))
@@ -108,6 +66,64 @@ export function Advisories({ error }: { error: unknown }) {
         ))}
       </ul>
     </section>
+  );
+}
+
+/** Returns a function that fixes what a warning is about, and the id of the warning being fixed. */
+function useFixes() {
+  const { content, change } = usePlanContext();
+  const notice = useNotice();
+  const [fixing, setFixing] = useState<string | null>(null);
+  const newest = useRef(content);
+  newest.current = content;
+  const fix = async (warning: { id: string; fix: string }) => {
+    setFixing(warning.id);
+    try {
+      const mended = contentOf(await fixed(content, warning.id));
+      // The answer belongs to an earlier content.
+      if (newest.current !== content) {
+        notice.warn(t`The session was changed meanwhile, so nothing was done. Press once more.`);
+        return;
+      }
+      change(() => mended);
+      notice.done(t`${warning.fix}: done. Undo takes it back.`);
+    } catch (failure) {
+      notice.failed(failure);
+    } finally {
+      setFixing(null);
+    }
+  };
+  return { fix, fixing };
+}
+
+type Changed = NonNullable<ReturnType<typeof usePlanContext>["document"]>["changed"][number];
+
+/** A combination that is another in the library than in the plan. */
+function ChangedCombination({ changed: one }: { changed: Changed }) {
+  const { change } = usePlanContext();
+  return (
+    <li className="advisory is-change">
+      <b>{one.name}</b> {one.archived ? t`was archived since it was planned.` : t`was changed since it was planned.`}
+      <span className="both">
+        <span>
+          <small>
+            <Trans>planned</Trans>
+          </small>{" "}
+          <b className="numbers">{one.planned.chain}</b>
+        </span>
+        <span>
+          <small>
+            <Trans>now</Trans>
+          </small>{" "}
+          <b className="numbers">{one.now.chain}</b>
+        </span>
+      </span>
+      {!one.archived && (
+        <Button size="small" onClick={() => change((now) => renewed(now, one.id, one.now))}>
+          <Trans>Take the new one</Trans>
+        </Button>
+      )}
+    </li>
   );
 }
 

@@ -46,54 +46,14 @@ export function CourseList({ courses, plans, making, mayEdit, next, onEdit, onHa
         </p>
       )}
       <ul className="courses">
-        {used.map((course) => {
-          const coming = plans.find((plan) => plan.course?.id === course.id);
-          return (
-            <li key={course.id} className="course">
-              <div>
-                <h3>
-                  {course.name}
-                  {mayEdit && (
-                    <button type="button" className="link-button" onClick={() => onEdit(course)}>
-                      <Trans>Edit</Trans>
-                    </button>
-                  )}
-                </h3>
-                <p className="small">
-                  <Trans>
-                    {RULES.find((rules) => rules.value === course.rules)?.label} · level {course.levels.join(", ")} ·{" "}
-                    {nameOf(MEDIA, course.medium)} · {course.minutes} min
-                  </Trans>
-                </p>
-                <p className="small">
-                  {coming ? (
-                    <Trans>
-                      Next:{" "}
-                      <Link to={`/sessions/${coming.id}`}>
-                        {shortDay(coming.startsAt?.slice(0, 10) ?? "")}, {coming.startsAt?.slice(11)}, {coming.name}
-                      </Link>
-                    </Trans>
-                  ) : (
-                    t`Nothing is planned yet.`
-                  )}
-                </p>
-              </div>
-              <div className="course-ways">
-                <Button
-                  type="primary"
-                  loading={making === `press ${course.id}`}
-                  onClick={() => onPress(course)}
-                  title={t`For ${longDay(next(course))}, from what is due`}
-                >
-                  <Trans>Plan {shortDay(next(course))} for me</Trans>
-                </Button>
-                <Button loading={making === `hand ${course.id}`} onClick={() => onHand(course)}>
-                  <Trans>Plan by hand</Trans>
-                </Button>
-              </div>
-            </li>
-          );
-        })}
+        {used.map((course) => (
+          <CourseRow
+            key={course.id}
+            course={course}
+            coming={plans.find((plan) => plan.course?.id === course.id)}
+            {...{ making, mayEdit, next, onEdit, onHand, onPress }}
+          />
+        ))}
       </ul>
       {archived.length > 0 && mayEdit && (
         <details className="small">
@@ -111,5 +71,59 @@ export function CourseList({ courses, plans, making, mayEdit, next, onEdit, onHa
         </details>
       )}
     </section>
+  );
+}
+
+interface RowProps extends Omit<Props, "courses" | "plans"> {
+  course: Course;
+  /** The next session of the course. */
+  coming: PlanRow | undefined;
+}
+
+function CourseRow({ course, coming, making, mayEdit, next, onEdit, onHand, onPress }: RowProps) {
+  return (
+    <li className="course">
+      <div>
+        <h3>
+          {course.name}
+          {mayEdit && (
+            <button type="button" className="link-button" onClick={() => onEdit(course)}>
+              <Trans>Edit</Trans>
+            </button>
+          )}
+        </h3>
+        <p className="small">
+          <Trans>
+            {RULES.find((rules) => rules.value === course.rules)?.label} · level {course.levels.join(", ")} ·{" "}
+            {nameOf(MEDIA, course.medium)} · {course.minutes} min
+          </Trans>
+        </p>
+        <p className="small">
+          {coming ? (
+            <Trans>
+              Next:{" "}
+              <Link to={`/sessions/${coming.id}`}>
+                {shortDay(coming.startsAt?.slice(0, 10) ?? "")}, {coming.startsAt?.slice(11)}, {coming.name}
+              </Link>
+            </Trans>
+          ) : (
+            t`Nothing is planned yet.`
+          )}
+        </p>
+      </div>
+      <div className="course-ways">
+        <Button
+          type="primary"
+          loading={making === `press ${course.id}`}
+          onClick={() => onPress(course)}
+          title={t`For ${longDay(next(course))}, from what is due`}
+        >
+          <Trans>Plan {shortDay(next(course))} for me</Trans>
+        </Button>
+        <Button loading={making === `hand ${course.id}`} onClick={() => onHand(course)}>
+          <Trans>Plan by hand</Trans>
+        </Button>
+      </div>
+    </li>
   );
 }

@@ -1,4 +1,4 @@
-import { t } from "@lingui/core/macro";
+import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, InputNumber, Select } from "antd";
 import { useState } from "react";
@@ -14,7 +14,13 @@ import { contentOf } from "./plan";
 import type { Planner } from "./usePlanner";
 import { composed } from "./usePlans";
 
-const AIMS: { value: "due" | "theme" | "weapon"; label: string }[] = [
+/** What a session is about; the value is a theme or a limb. */
+interface Goal {
+  aim: "due" | "theme" | "weapon";
+  value: string | null;
+}
+
+const AIMS: { value: Goal["aim"]; label: string }[] = [
   { value: "due", label: t`What is due` },
   { value: "theme", label: t`A theme` },
   { value: "weapon", label: t`A weapon` },
@@ -32,11 +38,9 @@ export function GenerateSession({
 }) {
   const { draft } = planner;
   const courses = (useCourses().data ?? []).filter((course) => !course.archived);
-  const themes = useVocabulary()?.themes ?? [];
   const [course, setCourse] = useState(draft.course);
   const [minutes, setMinutes] = useState<number | null>(draft.content.minutes ?? null);
-  const [aim, setAim] = useState<"due" | "theme" | "weapon">("due");
-  const [value, setValue] = useState<string | null>(null);
+  const [{ aim, value }, setGoal] = useState<Goal>({ aim: "due", value: null });
   const [seed, setSeed] = useState(() => draft.content.seed + 1);
   const [error, setError] = useState<unknown>(null);
   const [making, setMaking] = useState(false);
@@ -95,25 +99,7 @@ export function GenerateSession({
           placeholder={t`as the course`}
           onChange={setMinutes}
         />
-        <span className="field-name">
-          <Trans>About</Trans>
-        </span>
-        <Segmented
-          block
-          value={aim}
-          options={AIMS}
-          aria-label={t`Aim`}
-          onChange={(next) => {
-            setAim(next);
-            setValue(next === "theme" ? (themes[0]?.value ?? null) : next === "weapon" ? "hand" : null);
-          }}
-        />
-        {aim === "theme" && (
-          <Select aria-label={t`Theme`} value={value} options={themes} onChange={(next: string) => setValue(next)} />
-        )}
-        {aim === "weapon" && (
-          <Select aria-label={t`Weapon`} value={value} options={LIMBS} onChange={(next: string) => setValue(next)} />
-        )}
+        <AimFields aim={aim} value={value} onChange={setGoal} />
         <label htmlFor="press-seed">
           <Trans>Seed (change it for a different session)</Trans>
         </label>
@@ -125,7 +111,7 @@ export function GenerateSession({
         />
         <p className="small">
           {locked > 0
-            ? t`${locked === 1 ? t`One locked part stays` : t`${locked} locked parts stay`}; the rest is generated again.`
+            ? t`${plural(locked, { one: "One locked part stays", other: "# locked parts stay" })}; the rest is generated again.`
             : t`Everything is generated again. Lock a round or a block to keep it. Undo restores the current session.`}
         </p>
         <Button type="primary" loading={making} disabled={chosen === null} onClick={make}>
@@ -133,5 +119,48 @@ export function GenerateSession({
         </Button>
       </div>
     </Dialog>
+  );
+}
+
+interface AimProps extends Goal {
+  onChange: (goal: Goal) => void;
+}
+
+function AimFields({ aim, value, onChange }: AimProps) {
+  const themes = useVocabulary()?.themes ?? [];
+  return (
+    <>
+      <span className="field-name">
+        <Trans>About</Trans>
+      </span>
+      <Segmented
+        block
+        value={aim}
+        options={AIMS}
+        aria-label={t`Aim`}
+        onChange={(next) =>
+          onChange({
+            aim: next,
+            value: next === "theme" ? (themes[0]?.value ?? null) : next === "weapon" ? "hand" : null,
+          })
+        }
+      />
+      {aim === "theme" && (
+        <Select
+          aria-label={t`Theme`}
+          value={value}
+          options={themes}
+          onChange={(next: string) => onChange({ aim, value: next })}
+        />
+      )}
+      {aim === "weapon" && (
+        <Select
+          aria-label={t`Weapon`}
+          value={value}
+          options={LIMBS}
+          onChange={(next: string) => onChange({ aim, value: next })}
+        />
+      )}
+    </>
   );
 }

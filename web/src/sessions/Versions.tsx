@@ -4,8 +4,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Button, Drawer } from "antd";
 import { answered, api, ifMatch, type Plan } from "../api/client";
 import { keys } from "../api/keys";
-import { Failure } from "../ui/Failure";
-import { Loading } from "../ui/Loading";
+import { Loaded } from "../ui/Loaded";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { dayAndTime } from "../ui/words";
@@ -43,8 +42,7 @@ export function Versions({ plan, planner, onClose }: { plan: Plan; planner: Plan
   };
   return (
     <Drawer getContainer={layers} open onClose={onClose} title={t`History`} size={420}>
-      <Failure error={versions.error} />
-      {versions.isPending && <Loading what={t`Loading the versions`} />}
+      <Loaded query={versions} what={t`Loading the versions`} />
       <ul className="plan-rows">
         {versions.data?.versions.map((one) => (
           <li key={one.version}>
