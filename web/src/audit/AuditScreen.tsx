@@ -26,12 +26,7 @@ export default function AuditScreen() {
   const [address, setAddress] = useSearchParams();
   const page = Number(address.get("page")) || 1;
   const what = address.get("what") ?? "";
-  const log = useQuery({
-    queryKey: keys.auditLogPage(page, what),
-    queryFn: ({ signal }) => answered(api.GET("/api/audit-log", { params: { query: { page, what } }, signal })),
-    placeholderData: keepPreviousData,
-    staleTime: 0,
-  });
+  const log = useAuditLog(page, what);
   const entries = log.data?.entries ?? [];
   return (
     <main className="page">
@@ -66,29 +61,7 @@ export default function AuditScreen() {
           </p>
         </div>
       )}
-      {entries.length > 0 && (
-        <div className="panel plain-scroll">
-          <table className="plain-table">
-            <tbody>
-              {entries.map((entry) => (
-                <tr key={entry.id}>
-                  <td className="small">{dayAndTime(entry.at)}</td>
-                  <td>
-                    <b>{entry.who}</b> <span translate="no">{entry.says}</span>
-                  </td>
-                  <td>
-                    {entry.subject && (
-                      <Link to={`/${entry.subject}`}>
-                        <Trans>open</Trans>
-                      </Link>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      )}
+      {entries.length > 0 && <Entries entries={entries} />}
       {log.data && (
         <Pages
           page={page}
@@ -103,5 +76,42 @@ export default function AuditScreen() {
         />
       )}
     </main>
+  );
+}
+
+function useAuditLog(page: number, what: string) {
+  return useQuery({
+    queryKey: keys.auditLogPage(page, what),
+    queryFn: ({ signal }) => answered(api.GET("/api/audit-log", { params: { query: { page, what } }, signal })),
+    placeholderData: keepPreviousData,
+    staleTime: 0,
+  });
+}
+
+type Entry = NonNullable<ReturnType<typeof useAuditLog>["data"]>["entries"][number];
+
+function Entries({ entries }: { entries: Entry[] }) {
+  return (
+    <div className="panel plain-scroll">
+      <table className="plain-table">
+        <tbody>
+          {entries.map((entry) => (
+            <tr key={entry.id}>
+              <td className="small">{dayAndTime(entry.at)}</td>
+              <td>
+                <b>{entry.who}</b> <span translate="no">{entry.says}</span>
+              </td>
+              <td>
+                {entry.subject && (
+                  <Link to={`/${entry.subject}`}>
+                    <Trans>open</Trans>
+                  </Link>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

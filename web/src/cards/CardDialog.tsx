@@ -13,6 +13,8 @@ import { GROUPS, STANCES } from "../ui/words";
 import { useCreateCard } from "./useCards";
 import "./cards.css";
 
+type Draft = Omit<CardRequest, "combinations">;
+
 interface Props {
   combinations: CombinationRow[];
   onClose: () => void;
@@ -21,15 +23,14 @@ interface Props {
 /** Makes a card for an athlete. */
 export default function CardDialog({ combinations, onClose }: Props) {
   const read = useNumbering();
-  const numberings = useNumberings().data?.numberings ?? [];
   const create = useCreateCard();
   const navigate = useNavigate();
-  const [draft, setDraft] = useState<Omit<CardRequest, "combinations">>({
+  const [draft, setDraft] = useState<Draft>({
     name: t`Take home`,
     stance: "orthodox",
     group: "open",
   });
-  const put = (change: Partial<CardRequest>) => setDraft((now) => ({ ...now, ...change }));
+  const put = (change: Partial<Draft>) => setDraft((now) => ({ ...now, ...change }));
   return (
     <Dialog
       title={t`Card for athletes`}
@@ -55,45 +56,7 @@ export default function CardDialog({ combinations, onClose }: Props) {
     >
       <div className="card-form">
         <p className="small">{combinations.map(({ name }) => name).join(", ")}</p>
-        <div>
-          <span>
-            <Trans>Name</Trans>
-          </span>
-          <Input
-            aria-label={t`Name`}
-            value={draft.name}
-            {...bounds("CardRequest", "name")}
-            onChange={(event) => put({ name: event.target.value })}
-          />
-        </div>
-        <div>
-          <span>
-            <Trans>Stance</Trans>
-          </span>
-          <Segmented
-            value={draft.stance ?? "orthodox"}
-            onChange={(stance) => put({ stance })}
-            options={STANCES}
-            aria-label={t`Stance`}
-          />
-        </div>
-        <div>
-          <span>
-            <Trans>Numbers</Trans>
-          </span>
-          <Select
-            value={draft.numbering ?? read}
-            onChange={(numbering) => put({ numbering })}
-            aria-label={t`Numbers`}
-            options={numberings.map(({ id, name }) => ({ value: id, label: name }))}
-          />
-        </div>
-        <div>
-          <span>
-            <Trans>For</Trans>
-          </span>
-          <Select value={draft.group} onChange={(group) => put({ group })} aria-label={t`For`} options={GROUPS} />
-        </div>
+        <CardFields draft={draft} onChange={put} />
         <p className="small">
           <Trans>
             The link needs no account and contains no names. It shows the combinations as they are today, and stops
@@ -103,5 +66,58 @@ export default function CardDialog({ combinations, onClose }: Props) {
         <Failure error={create.error} />
       </div>
     </Dialog>
+  );
+}
+
+interface FieldProps {
+  draft: Draft;
+  onChange: (change: Partial<Draft>) => void;
+}
+
+function CardFields({ draft, onChange }: FieldProps) {
+  const read = useNumbering();
+  const numberings = useNumberings().data?.numberings ?? [];
+  return (
+    <>
+      <div>
+        <span>
+          <Trans>Name</Trans>
+        </span>
+        <Input
+          aria-label={t`Name`}
+          value={draft.name}
+          {...bounds("CardRequest", "name")}
+          onChange={(event) => onChange({ name: event.target.value })}
+        />
+      </div>
+      <div>
+        <span>
+          <Trans>Stance</Trans>
+        </span>
+        <Segmented
+          value={draft.stance ?? "orthodox"}
+          onChange={(stance) => onChange({ stance })}
+          options={STANCES}
+          aria-label={t`Stance`}
+        />
+      </div>
+      <div>
+        <span>
+          <Trans>Numbers</Trans>
+        </span>
+        <Select
+          value={draft.numbering ?? read}
+          onChange={(numbering) => onChange({ numbering })}
+          aria-label={t`Numbers`}
+          options={numberings.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+      </div>
+      <div>
+        <span>
+          <Trans>For</Trans>
+        </span>
+        <Select value={draft.group} onChange={(group) => onChange({ group })} aria-label={t`For`} options={GROUPS} />
+      </div>
+    </>
   );
 }

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type ReactNode, useEffect, useId, useMemo, useRef } from "react";
+import { type FocusEvent, type KeyboardEvent, type ReactNode, useEffect, useId, useMemo, useRef } from "react";
 import type { LineDrawing, Stance } from "../api/client";
 import { useWidth } from "../ui/useWidth";
 import { Feet } from "./Feet";
@@ -58,15 +58,7 @@ export function CombinationLine({
   const width = fixed ?? measured;
   const line = useMemo(() => place(drawing, width, spanMs), [drawing, width, spanMs]);
   const hatch = useId();
-  const svg = useRef<SVGSVGElement>(null);
-  const inside = useRef(false);
-  // Keyboard focus follows the selected item, also when it has moved.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another drawing may have put it elsewhere
-  useEffect(() => {
-    if (inside.current && selected !== null) {
-      svg.current?.querySelector<SVGElement>(`[data-at="${selected}"]`)?.focus();
-    }
-  }, [selected, drawing]);
+  const followed = useFollowedFocus(selected, drawing);
   const small = drawing.size === "row";
   // A small line, or one without callbacks, is not interactive.
   const still = small || (onSelect === undefined && onPoint === undefined);
@@ -83,22 +75,11 @@ export function CombinationLine({
         width={line.width}
         height={drawing.height}
         viewBox={`0 0 ${line.width} ${drawing.height}`}
-        ref={svg}
+        {...followed}
         role={still ? "img" : "group"}
-        onFocus={() => {
-          inside.current = true;
-        }}
-        onBlur={(event) => {
-          inside.current = event.target.isConnected && event.currentTarget.contains(event.relatedTarget);
-        }}
         aria-label={small ? drawing.words : name}
       >
-        <defs>
-          <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-            <rect width="7" height="7" className="hatch-ground" />
-            <path d="M0 0V7" className="hatch-stroke" />
-          </pattern>
-        </defs>
+        <Hatch id={hatch} />
         <Lanes line={line} />
         {drawing.gaps.map((gap) => (
           <Wait key={gap.toMs} gap={gap} line={line} hatch={`url(#${hatch})`} onPoint={onPoint} />
@@ -127,6 +108,39 @@ export function CombinationLine({
       </svg>
     </div>
   );
+}
+
+/** Hatches waits for a reload. */
+function Hatch({ id }: { id: string }) {
+  return (
+    <defs>
+      <pattern id={id} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <rect width="7" height="7" className="hatch-ground" />
+        <path d="M0 0V7" className="hatch-stroke" />
+      </pattern>
+    </defs>
+  );
+}
+
+/** Keeps the keyboard's focus on the selected item, also when it has moved. */
+function useFollowedFocus(selected: number | null, drawing: LineDrawing) {
+  const ref = useRef<SVGSVGElement>(null);
+  const inside = useRef(false);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another drawing may have put it elsewhere
+  useEffect(() => {
+    if (inside.current && selected !== null) {
+      ref.current?.querySelector<SVGElement>(`[data-at="${selected}"]`)?.focus();
+    }
+  }, [selected, drawing]);
+  return {
+    ref,
+    onFocus: () => {
+      inside.current = true;
+    },
+    onBlur: (event: FocusEvent<SVGSVGElement>) => {
+      inside.current = event.target.isConnected && event.currentTarget.contains(event.relatedTarget);
+    },
+  };
 }
 
 interface ButtonProps extends Pick<Props, "onSelect" | "onPoint"> {

@@ -28,12 +28,46 @@ interface Props {
  */
 export function Results({ generation, criteria, old, onPut }: Props) {
   const maySave = useMay("EDIT_LIBRARY");
-  const { chains, asked, bent, relax } = generation;
+  const { chains } = generation;
   const [chosen, setChosen] = useState<string[]>([]);
   const keep = useKeepChains(criteria);
   const open = chains.filter(({ notation }) => chosen.includes(notation) && !isThere(keep.kept.get(notation)));
-  const few = bent === null && chains.length < asked;
   const word = maySave ? t`Save` : t`Propose`;
+  return (
+    <>
+      <Few generation={generation} onPut={onPut} />
+      <ol className={old ? "generation-list generation-old" : "generation-list"}>
+        {chains.map((chain) => (
+          <Row
+            key={chain.notation}
+            chain={chain}
+            criteria={criteria}
+            kept={keep.kept.get(chain.notation)}
+            isChosen={chosen.includes(chain.notation)}
+            onChoose={(on) =>
+              setChosen((now) => (on ? [...now, chain.notation] : now.filter((one) => one !== chain.notation)))
+            }
+            word={word}
+          />
+        ))}
+      </ol>
+      {open.length > 0 && (
+        <ChosenBar
+          count={open.length}
+          word={word}
+          isSaving={keep.isPending}
+          onSave={() => keep.save(open)}
+          onNone={() => setChosen([])}
+        />
+      )}
+    </>
+  );
+}
+
+/** Says what was relaxed, or what to relax, where too few chains fit. */
+function Few({ generation, onPut }: Pick<Props, "generation" | "onPut">) {
+  const { chains, asked, bent, relax } = generation;
+  const few = bent === null && chains.length < asked;
   return (
     <>
       {bent && (
@@ -77,39 +111,36 @@ export function Results({ generation, criteria, old, onPut }: Props) {
           )}
         </section>
       )}
-      <ol className={old ? "generation-list generation-old" : "generation-list"}>
-        {chains.map((chain) => (
-          <Row
-            key={chain.notation}
-            chain={chain}
-            criteria={criteria}
-            kept={keep.kept.get(chain.notation)}
-            isChosen={chosen.includes(chain.notation)}
-            onChoose={(on) =>
-              setChosen((now) => (on ? [...now, chain.notation] : now.filter((one) => one !== chain.notation)))
-            }
-            word={word}
-          />
-        ))}
-      </ol>
-      {open.length > 0 && (
-        <section className="panel chosen-bar" aria-label={t`With what is chosen`}>
-          <b role="status">
-            <Trans>
-              <Plural value={open.length} one="# chain" other="# chains" /> chosen
-            </Trans>
-          </b>
-          <Button type="primary" loading={keep.isPending} onClick={() => keep.save(open)}>
-            <Trans>
-              {word} <Plural value={open.length} one="it" other="them" />, named by their numbers
-            </Trans>
-          </Button>
-          <Button type="text" onClick={() => setChosen([])}>
-            <Trans>Choose none</Trans>
-          </Button>
-        </section>
-      )}
     </>
+  );
+}
+
+interface ChosenProps {
+  count: number;
+  word: string;
+  isSaving: boolean;
+  onSave: () => void;
+  onNone: () => void;
+}
+
+/** What can be done with the chosen chains. */
+function ChosenBar({ count, word, isSaving, onSave, onNone }: ChosenProps) {
+  return (
+    <section className="panel chosen-bar" aria-label={t`With what is chosen`}>
+      <b role="status">
+        <Trans>
+          <Plural value={count} one="# chain" other="# chains" /> chosen
+        </Trans>
+      </b>
+      <Button type="primary" loading={isSaving} onClick={onSave}>
+        <Trans>
+          {word} <Plural value={count} one="it" other="them" />, named by their numbers
+        </Trans>
+      </Button>
+      <Button type="text" onClick={onNone}>
+        <Trans>Choose none</Trans>
+      </Button>
+    </section>
   );
 }
 

@@ -89,38 +89,7 @@ function Starter({ rules: first, onDone, busy }: { rules: Rules; onDone: () => v
       </p>
       <Segmented value={rules} onChange={setRules} options={RULES} aria-label={t`Rules of the starter library`} />
       <Failure error={starter.error} onRetry={starter.refetch} />
-      {starter.data && (
-        <table className="plain-table starter-table">
-          <thead>
-            <tr>
-              <th scope="col">
-                <Trans>Sport</Trans>
-              </th>
-              <th scope="col">
-                <Trans>Level 1</Trans>
-              </th>
-              <th scope="col">
-                <Trans>Level 2</Trans>
-              </th>
-              <th scope="col">
-                <Trans>Level 3</Trans>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {starter.data.sports.map((sport) => (
-              <tr key={sport.rules}>
-                <td>{RULES.find(({ value }) => value === sport.rules)?.label}</td>
-                {[1, 2, 3].map((level) => (
-                  <td key={level} className="numbers">
-                    {sport.levels[level] ?? 0}
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+      {starter.data && <StarterTable sports={starter.data.sports} />}
       {state?.state === "reading" && (
         <Progress
           percent={Math.round((100 * state.done) / Math.max(1, state.total))}
@@ -139,5 +108,45 @@ function Starter({ rules: first, onDone, busy }: { rules: Rules; onDone: () => v
         <Trans>Add {total} combinations</Trans>
       </Button>
     </>
+  );
+}
+
+interface TableProps {
+  sports: { rules: Rules; levels: Record<string, number> }[];
+}
+
+/** How many combinations of each sport there are, by level. */
+function StarterTable({ sports }: TableProps) {
+  return (
+    <table className="plain-table starter-table">
+      <thead>
+        <tr>
+          <th scope="col">
+            <Trans>Sport</Trans>
+          </th>
+          <th scope="col">
+            <Trans>Level 1</Trans>
+          </th>
+          <th scope="col">
+            <Trans>Level 2</Trans>
+          </th>
+          <th scope="col">
+            <Trans>Level 3</Trans>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {sports.map((sport) => (
+          <tr key={sport.rules}>
+            <td>{RULES.find(({ value }) => value === sport.rules)?.label}</td>
+            {[1, 2, 3].map((level) => (
+              <td key={level} className="numbers">
+                {sport.levels[level] ?? 0}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -89,7 +89,6 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
   const [draft, setDraft] = useState<Draft>(() => recall(place) ?? stored);
   const [preview, setPreview] = useState<RulePreview | null>(null);
   const notice = useNotice();
-  const queries = useQueryClient();
   const start = usePreview(setPreview);
   const save = useSaveRules();
   const changed = JSON.stringify(draft) !== JSON.stringify(stored);
@@ -110,7 +109,6 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
         notice.done(t`The ${set.name.toLowerCase()} rules are saved.`);
       },
     });
-  const error = start.error ?? save.error;
 
   return (
     <div className="house-grid">
@@ -156,21 +154,29 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
               <Trans>Only the head coach changes the house rules. What they mean is open to everyone.</Trans>
             </p>
           )}
-          <Failure
-            error={error}
-            more={
-              error &&
-              refusal(error).type === "changed-meanwhile" && (
-                <Button size="small" onClick={() => void queries.invalidateQueries({ queryKey: keys.houseRules })}>
-                  <Trans>Show the current version</Trans>
-                </Button>
-              )
-            }
-          />
+          <Refused error={start.error ?? save.error} />
           {preview && <Effect preview={preview} set={set.id} />}
         </section>
       </aside>
     </div>
+  );
+}
+
+/** Why a preview or a save was refused; after another coach's change, with the way to it. */
+function Refused({ error }: { error: unknown }) {
+  const queries = useQueryClient();
+  return (
+    <Failure
+      error={error}
+      more={
+        Boolean(error) &&
+        refusal(error).type === "changed-meanwhile" && (
+          <Button size="small" onClick={() => void queries.invalidateQueries({ queryKey: keys.houseRules })}>
+            <Trans>Show the current version</Trans>
+          </Button>
+        )
+      }
+    />
   );
 }
 

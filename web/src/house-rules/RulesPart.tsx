@@ -52,23 +52,13 @@ export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
               onSeverity={(severity) => change({ ...draft, severities: { ...draft.severities, [rule.id]: severity } })}
             >
               {rule.threshold && (
-                <>
-                  {rule.threshold.word}
-                  <InputNumber
-                    size="small"
-                    min={rule.threshold.least}
-                    max={rule.threshold.most}
-                    step={rule.threshold.isWhole ? 1 : 0.05}
-                    precision={rule.threshold.isWhole ? 0 : 2}
-                    value={draft.thresholds[rule.id] ?? null}
-                    disabled={!mayEdit}
-                    onChange={(value) =>
-                      value !== null && change({ ...draft, thresholds: { ...draft.thresholds, [rule.id]: value } })
-                    }
-                    aria-label={t`${rule.title}: reported ${rule.threshold.word}, ${rule.threshold.unit}`}
-                  />
-                  {rule.threshold.unit}
-                </>
+                <ThresholdField
+                  threshold={rule.threshold}
+                  value={draft.thresholds[rule.id] ?? null}
+                  label={t`${rule.title}: reported ${rule.threshold.word}, ${rule.threshold.unit}`}
+                  disabled={!mayEdit}
+                  onChange={(value) => change({ ...draft, thresholds: { ...draft.thresholds, [rule.id]: value } })}
+                />
               )}
             </Rule>
           ))}
@@ -83,26 +73,49 @@ export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
             <li key={warning.id} className="session-warning">
               <b>{warning.title}</b>
               <span className="session-threshold">
-                {warning.threshold.word}
-                <InputNumber
-                  size="small"
-                  min={warning.threshold.least}
-                  max={warning.threshold.most}
-                  precision={warning.threshold.isWhole ? 0 : 2}
+                <ThresholdField
+                  threshold={warning.threshold}
                   value={draft.thresholds[warning.id] ?? warning.threshold.usual}
+                  label={`${warning.title}: ${warning.threshold.word}, ${warning.threshold.unit}`}
                   disabled={!mayEdit}
-                  onChange={(value) =>
-                    value !== null && change({ ...draft, thresholds: { ...draft.thresholds, [warning.id]: value } })
-                  }
-                  aria-label={`${warning.title}: ${warning.threshold.word}, ${warning.threshold.unit}`}
+                  onChange={(value) => change({ ...draft, thresholds: { ...draft.thresholds, [warning.id]: value } })}
                 />
-                {warning.threshold.unit}
               </span>
               <span className="small">{warning.reason}</span>
             </li>
           ))}
         </ul>
       </section>
+    </>
+  );
+}
+
+interface ThresholdProps {
+  threshold: Pick<HouseRules["warnings"][number]["threshold"], "word" | "unit" | "least" | "most" | "isWhole">;
+  value: number | null;
+  label: string;
+  disabled: boolean;
+  onChange: (value: number) => void;
+}
+
+/** From which value on something is reported, with its unit. */
+function ThresholdField({ threshold, value, label, disabled, onChange }: ThresholdProps) {
+  const { word, unit, least, most, isWhole } = threshold;
+  return (
+    <>
+      {word}
+      <InputNumber
+        size="small"
+        min={least}
+        max={most}
+        step={isWhole ? 1 : 0.05}
+        precision={isWhole ? 0 : 2}
+        value={value}
+        disabled={disabled}
+        onChange={(next) => next !== null && onChange(next)}
+        aria-label={label}
+      />
+      {unit}
     </>
   );
 }

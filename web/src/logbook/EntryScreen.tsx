@@ -76,44 +76,7 @@ function Entry({ entry }: { entry: LogEntry }) {
       </header>
       <EntryNotices entry={entry} correction={correction} />
       <div className="log-entry-grid">
-        <section className="panel block stack" aria-label={t`About it`}>
-          <EntryFields draft={draft} onChange={change} />
-          <div className="log-entry-note">
-            <span>
-              <Trans>Name</Trans>
-            </span>
-            <Input
-              aria-label={t`Name`}
-              value={draft.name}
-              {...bounds("EntryRequest", "name")}
-              onChange={(event) => change({ name: event.target.value })}
-            />
-          </div>
-          <Failure
-            error={correction.error}
-            more={
-              <Link to={`/logbook/${entry.id}`}>
-                <Trans>Load the newest</Trans>
-              </Link>
-            }
-          />
-          <div className="log-entry-actions">
-            <Button
-              type="primary"
-              size="large"
-              disabled={!correction.isChanged}
-              loading={correction.isSaving}
-              onClick={correction.save}
-            >
-              <Trans>Save</Trans>
-            </Button>
-            {correction.isChanged && (
-              <Button size="large" onClick={correction.discard}>
-                <Trans>Undo changes</Trans>
-              </Button>
-            )}
-          </div>
-        </section>
+        <About entry={entry} correction={correction} />
         <Drilled entry={entry} draft={draft} onChange={change} />
       </div>
     </main>
@@ -158,6 +121,50 @@ function EntryNotices({ entry, correction }: { entry: LogEntry; correction: Corr
         </p>
       )}
     </>
+  );
+}
+
+function About({ entry, correction }: { entry: LogEntry; correction: Correction }) {
+  const { draft, change } = correction;
+  return (
+    <section className="panel block stack" aria-label={t`About it`}>
+      <EntryFields draft={draft} onChange={change} />
+      <div className="log-entry-note">
+        <span>
+          <Trans>Name</Trans>
+        </span>
+        <Input
+          aria-label={t`Name`}
+          value={draft.name}
+          {...bounds("EntryRequest", "name")}
+          onChange={(event) => change({ name: event.target.value })}
+        />
+      </div>
+      <Failure
+        error={correction.error}
+        more={
+          <Link to={`/logbook/${entry.id}`}>
+            <Trans>Load the newest</Trans>
+          </Link>
+        }
+      />
+      <div className="log-entry-actions">
+        <Button
+          type="primary"
+          size="large"
+          disabled={!correction.isChanged}
+          loading={correction.isSaving}
+          onClick={correction.save}
+        >
+          <Trans>Save</Trans>
+        </Button>
+        {correction.isChanged && (
+          <Button size="large" onClick={correction.discard}>
+            <Trans>Undo changes</Trans>
+          </Button>
+        )}
+      </div>
+    </section>
   );
 }
 

@@ -40,7 +40,6 @@ const EMPTY: Record<ReviewList, [string, string]> = {
 /** Lists the proposals of coaches and the decisions. */
 export default function ReviewScreen() {
   const [address, setAddress] = useSearchParams();
-  const navigate = useNavigate();
   const user = useSession().data?.user;
   const waiting = useProposals("open", false).data?.waiting;
   // Coaches first see what was returned to them.
@@ -61,39 +60,7 @@ export default function ReviewScreen() {
   const rows = proposals.data?.proposals ?? [];
   return (
     <main className="page">
-      <div className="review-head">
-        <h1>
-          <Trans>Review</Trans>
-        </h1>
-        <Segmented
-          value={list}
-          onChange={(value) => put("list", value)}
-          options={[
-            { value: "open", label: t`To decide${count(waiting?.open)}` },
-            { value: "returned", label: t`Sent back${count(waiting?.returned)}` },
-            { value: "decided", label: t`Decided` },
-          ]}
-          aria-label={t`Which proposals`}
-        />
-        <span className="option">
-          <Switch size="small" checked={mine} onChange={(on) => put("mine", on ? "true" : null)} id="review-mine" />
-          <label htmlFor="review-mine">
-            <Trans>only mine</Trans>
-          </label>
-        </span>
-        {waiting && waiting.approved + waiting.rejected > 0 && (
-          <span className="small">
-            <Trans>
-              Yours: {waiting.approved} approved, {waiting.rejected} rejected
-            </Trans>
-          </span>
-        )}
-        {user?.role === "coach" && (
-          <Button type="primary" className="new-item" onClick={() => navigate("/bench", { state: FRESH })}>
-            <Trans>Propose a new one</Trans>
-          </Button>
-        )}
-      </div>
+      <ReviewHead list={list} mine={mine} waiting={waiting} onPut={put} />
       <Loaded query={proposals} what={t`Loading the proposals`} />
       {proposals.data && rows.length === 0 && (
         <div className="panel empty">
@@ -119,6 +86,53 @@ export default function ReviewScreen() {
         />
       )}
     </main>
+  );
+}
+
+interface HeadProps {
+  list: ReviewList;
+  mine: boolean;
+  waiting: NonNullable<ReturnType<typeof useProposals>["data"]>["waiting"] | undefined;
+  onPut: (name: "list" | "mine", value: string | null) => void;
+}
+
+function ReviewHead({ list, mine, waiting, onPut }: HeadProps) {
+  const navigate = useNavigate();
+  const user = useSession().data?.user;
+  return (
+    <div className="review-head">
+      <h1>
+        <Trans>Review</Trans>
+      </h1>
+      <Segmented
+        value={list}
+        onChange={(value) => onPut("list", value)}
+        options={[
+          { value: "open", label: t`To decide${count(waiting?.open)}` },
+          { value: "returned", label: t`Sent back${count(waiting?.returned)}` },
+          { value: "decided", label: t`Decided` },
+        ]}
+        aria-label={t`Which proposals`}
+      />
+      <span className="option">
+        <Switch size="small" checked={mine} onChange={(on) => onPut("mine", on ? "true" : null)} id="review-mine" />
+        <label htmlFor="review-mine">
+          <Trans>only mine</Trans>
+        </label>
+      </span>
+      {waiting && waiting.approved + waiting.rejected > 0 && (
+        <span className="small">
+          <Trans>
+            Yours: {waiting.approved} approved, {waiting.rejected} rejected
+          </Trans>
+        </span>
+      )}
+      {user?.role === "coach" && (
+        <Button type="primary" className="new-item" onClick={() => navigate("/bench", { state: FRESH })}>
+          <Trans>Propose a new one</Trans>
+        </Button>
+      )}
+    </div>
   );
 }
 

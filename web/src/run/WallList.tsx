@@ -79,8 +79,7 @@ export function WallList() {
 const inside = (node: HTMLElement) => node.closest("main") ?? node;
 
 function WallRow({ wall }: { wall: Wall }) {
-  const { put, revoke, show } = useChangeWalls();
-  const running = useRuns().data?.running.filter((run) => run.id !== wall.run && !run.isOver) ?? [];
+  const { put, revoke } = useChangeWalls();
   const [modal, modalHolder] = Modal.useModal();
   const notice = useNotice();
   const [scan, setScan] = useState(false);
@@ -110,20 +109,7 @@ function WallRow({ wall }: { wall: Wall }) {
         <Button size="small" onClick={() => setScan((shown) => !shown)}>
           {scan ? t`Hide the code` : t`Code to scan`}
         </Button>
-        {running.length > 0 && (
-          <Dropdown
-            trigger={["click"]}
-            getPopupContainer={inside}
-            menu={{
-              items: running.map((run) => ({ key: run.id, label: run.name })),
-              onClick: ({ key }) => show.mutate({ run: Number(key), wall: wall.id }, { onError: notice.failed }),
-            }}
-          >
-            <Button size="small">
-              <Trans>Show …</Trans>
-            </Button>
-          </Dropdown>
-        )}
+        <ShowMenu wall={wall} />
         <Dropdown
           trigger={["click"]}
           getPopupContainer={inside}
@@ -160,4 +146,25 @@ function WallRow({ wall }: { wall: Wall }) {
       )}
     </li>
   );
+}
+
+/** Shows another session that runs on a wall. */
+function ShowMenu({ wall }: { wall: Wall }) {
+  const { show } = useChangeWalls();
+  const notice = useNotice();
+  const running = useRuns().data?.running.filter((run) => run.id !== wall.run && !run.isOver) ?? [];
+  return running.length > 0 ? (
+    <Dropdown
+      trigger={["click"]}
+      getPopupContainer={inside}
+      menu={{
+        items: running.map((run) => ({ key: run.id, label: run.name })),
+        onClick: ({ key }) => show.mutate({ run: Number(key), wall: wall.id }, { onError: notice.failed }),
+      }}
+    >
+      <Button size="small">
+        <Trans>Show …</Trans>
+      </Button>
+    </Dropdown>
+  ) : null;
 }

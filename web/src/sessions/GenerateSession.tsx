@@ -26,51 +26,30 @@ const AIMS: { value: Goal["aim"]; label: string }[] = [
   { value: "weapon", label: t`A weapon` },
 ];
 
-/** Generates the session from course, minutes, aim and seed; locked parts stay. */
-export function GenerateSession({
-  planner,
-  onClose,
-  onReasons,
-}: {
+interface Props {
   planner: Planner;
   onClose: () => void;
   onReasons: (why: Reasons) => void;
-}) {
+}
+
+/** Generates the session from course, minutes, aim and seed; locked parts stay. */
+export function GenerateSession({ planner, onClose, onReasons }: Props) {
   const { draft } = planner;
   const courses = (useCourses().data ?? []).filter((course) => !course.archived);
   const [course, setCourse] = useState(draft.course);
   const [minutes, setMinutes] = useState<number | null>(draft.content.minutes ?? null);
   const [{ aim, value }, setGoal] = useState<Goal>({ aim: "due", value: null });
   const [seed, setSeed] = useState(() => draft.content.seed + 1);
-  const [error, setError] = useState<unknown>(null);
-  const [making, setMaking] = useState(false);
   const chosen = course ?? courses[0]?.id ?? null;
+  const { compose, making, error } = useCompose(planner, (why) => {
+    onReasons(why);
+    onClose();
+  });
   const locked = draft.content.blocks.reduce(
     (count, block) => count + (block.locked ? 1 : 0) + block.rounds.filter((round) => round.locked).length,
     0,
   );
-  const make = async () => {
-    if (chosen === null) {
-      return;
-    }
-    setMaking(true);
-    setError(null);
-    try {
-      const made = await composed({ course: chosen, minutes, aim, value, seed, locked: { ...draft.content } });
-      planner.change((now) => ({
-        ...now,
-        course: chosen,
-        name: now.name.trim() === "" || now.name === now.content.blocks[0]?.name ? String(made.content.name) : now.name,
-        content: contentOf(made.content),
-      }));
-      onReasons({ reasons: made.reasons, unmet: made.unmet });
-      onClose();
-    } catch (failure) {
-      setError(failure);
-    } finally {
-      setMaking(false);
-    }
-  };
+  const make = () => chosen !== null && void compose({ course: chosen, minutes, aim, value, seed });
   return (
     <Dialog onClose={onClose} title={t`Generate`}>
       <div className="course-form">
@@ -163,4 +142,29 @@ function AimFields({ aim, value, onChange }: AimProps) {
       )}
     </>
   );
+}
+
+/** Has the server make a session, and takes it into the planner. */
+function useCompose(planner: Planner, onMade: (why: Reasons) => void) {
+  const [error, setError] = useState<unknown>(null);
+  const [making, setMaking] = useState(false);
+  const compose = async (asked: Omit<Parameters<typeof composed>[0], "locked">) => {
+    setMaking(true);
+    setError(null);
+    try {
+      const made = await composed({ ...asked, locked: { ...planner.draft.content } });
+      planner.change((now) => ({
+        ...now,
+        course: asked.course,
+        name: now.name.trim() === "" || now.name === now.content.blocks[0]?.name ? String(made.content.name) : now.name,
+        content: contentOf(made.content),
+      }));
+      onMade({ reasons: made.reasons, unmet: made.unmet });
+    } catch (failure) {
+      setError(failure);
+    } finally {
+      setMaking(false);
+    }
+  };
+  return { compose, making, error };
 }

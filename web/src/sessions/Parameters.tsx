@@ -46,17 +46,14 @@ export function Parameters({
   );
 }
 
-function Field({
-  parameter,
-  value,
-  exercises,
-  onPut,
-}: {
+interface FieldProps {
   parameter: DrillParameter;
   value: Value;
   exercises: { value: string; label: string }[];
   onPut: (value: Value | null, typed?: boolean) => void;
-}) {
+}
+
+function Field({ parameter, value, exercises, onPut }: FieldProps) {
   const inside = (node: HTMLElement) => node.closest("main") ?? node;
   switch (parameter.kind) {
     case "whole":
@@ -72,22 +69,7 @@ function Field({
         />
       );
     case "wholes":
-      return (
-        <Input
-          size="small"
-          // What is being typed is not a list of numbers yet.
-          key={JSON.stringify(value)}
-          defaultValue={(value as number[]).join(", ")}
-          placeholder={t`shared equally`}
-          suffix={parameter.unit}
-          aria-label={parameter.title}
-          onBlur={(event) => {
-            const numbers = event.target.value.split(/[^\d]+/).filter((part) => part !== "");
-            onPut(numbers.length === 0 ? null : numbers.map(Number));
-          }}
-          onPressEnter={(event) => event.currentTarget.blur()}
-        />
-      );
+      return <NumbersField parameter={parameter} value={value as number[]} onPut={onPut} />;
     case "flag":
       return (
         <Checkbox
@@ -141,4 +123,28 @@ function Field({
         />
       );
   }
+}
+
+interface NumbersProps extends Pick<FieldProps, "parameter" | "onPut"> {
+  value: number[];
+}
+
+/** Several numbers in one field; with none of them they are shared equally. */
+function NumbersField({ parameter, value, onPut }: NumbersProps) {
+  return (
+    <Input
+      size="small"
+      // What is being typed is not a list of numbers yet.
+      key={JSON.stringify(value)}
+      defaultValue={value.join(", ")}
+      placeholder={t`shared equally`}
+      suffix={parameter.unit}
+      aria-label={parameter.title}
+      onBlur={(event) => {
+        const numbers = event.target.value.split(/[^\d]+/).filter((part) => part !== "");
+        onPut(numbers.length === 0 ? null : numbers.map(Number));
+      }}
+      onPressEnter={(event) => event.currentTarget.blur()}
+    />
+  );
 }

@@ -20,29 +20,6 @@ interface Props {
 /** What can be done with the session. */
 export function PlanActions({ plan, planner, onOpen, onShelve }: Props) {
   const { draft } = planner;
-  const create = useCreatePlan();
-  const navigate = useNavigate();
-  const notice = useNotice();
-  const inside = (node: HTMLElement) => node.closest("main") ?? node;
-  const copy = (isTemplate: boolean) =>
-    create.mutate(
-      {
-        ...draft,
-        isTemplate,
-        startsAt: null,
-        name: isTemplate ? draft.name : t`${draft.name}, copy`,
-        content: { ...draft.content },
-      },
-      {
-        onSuccess: (made) => {
-          notice.done(isTemplate ? t`Saved as a template.` : t`This is the copy; it has no day yet.`);
-          if (!isTemplate) {
-            navigate(`/sessions/${made.id}`);
-          }
-        },
-        onError: notice.failed,
-      },
-    );
   const files = (path: string) => (planner.saving === "saved" ? `/api/plans/${plan.id}/${path}` : null);
   return (
     <span className="plan-ways">
@@ -74,30 +51,64 @@ export function PlanActions({ plan, planner, onOpen, onShelve }: Props) {
           { label: t`The plan, JSON`, to: files("plan.json") },
         ]}
       />
-      <Dropdown
-        trigger={["click"]}
-        getPopupContainer={inside}
-        menu={{
-          items: [
-            { key: "settings", label: t`Rules, medium, tracks …` },
-            { key: "versions", label: t`History` },
-            { key: "copy", label: t`Copy` },
-            { key: "template", label: t`Save as a template` },
-            { key: "archive", label: plan.archived ? t`Restore the session` : t`Archive the session`, danger: true },
-          ],
-          onClick: ({ key }) => {
-            if (key === "settings" || key === "versions") {
-              onOpen(key);
-            } else if (key === "archive") {
-              onShelve();
-            } else {
-              copy(key === "template");
-            }
-          },
-        }}
-      >
-        <Button aria-label={t`More`}>⋯</Button>
-      </Dropdown>
+      <MoreMenu plan={plan} draft={draft} onOpen={onOpen} onShelve={onShelve} />
     </span>
+  );
+}
+
+interface MoreProps extends Pick<Props, "plan" | "onOpen" | "onShelve"> {
+  draft: Planner["draft"];
+}
+
+/** What is done rarely: settings, history, copies, the archive. */
+function MoreMenu({ plan, draft, onOpen, onShelve }: MoreProps) {
+  const create = useCreatePlan();
+  const navigate = useNavigate();
+  const notice = useNotice();
+  const inside = (node: HTMLElement) => node.closest("main") ?? node;
+  const copy = (isTemplate: boolean) =>
+    create.mutate(
+      {
+        ...draft,
+        isTemplate,
+        startsAt: null,
+        name: isTemplate ? draft.name : t`${draft.name}, copy`,
+        content: { ...draft.content },
+      },
+      {
+        onSuccess: (made) => {
+          notice.done(isTemplate ? t`Saved as a template.` : t`This is the copy; it has no day yet.`);
+          if (!isTemplate) {
+            navigate(`/sessions/${made.id}`);
+          }
+        },
+        onError: notice.failed,
+      },
+    );
+  return (
+    <Dropdown
+      trigger={["click"]}
+      getPopupContainer={inside}
+      menu={{
+        items: [
+          { key: "settings", label: t`Rules, medium, tracks …` },
+          { key: "versions", label: t`History` },
+          { key: "copy", label: t`Copy` },
+          { key: "template", label: t`Save as a template` },
+          { key: "archive", label: plan.archived ? t`Restore the session` : t`Archive the session`, danger: true },
+        ],
+        onClick: ({ key }) => {
+          if (key === "settings" || key === "versions") {
+            onOpen(key);
+          } else if (key === "archive") {
+            onShelve();
+          } else {
+            copy(key === "template");
+          }
+        },
+      }}
+    >
+      <Button aria-label={t`More`}>⋯</Button>
+    </Dropdown>
   );
 }

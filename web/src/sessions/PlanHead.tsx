@@ -18,18 +18,15 @@ import type { Planner } from "./usePlanner";
 import { useArchivePlan } from "./usePlans";
 import { Versions } from "./Versions";
 
-/** The head of the planner: name, time, course, actions, and the state of saving. */
-export function PlanHead({
-  plan,
-  planner,
-  document,
-  onReasons,
-}: {
+interface Props {
   plan: Plan;
   planner: Planner;
   document: SessionDocument | null;
   onReasons: (why: Reasons) => void;
-}) {
+}
+
+/** The head of the planner: name, time, course, actions, and the state of saving. */
+export function PlanHead({ plan, planner, document, onReasons }: Props) {
   const { draft, change } = planner;
   const courses = useCourses().data ?? [];
   const shelving = useArchivePlan();
@@ -93,12 +90,25 @@ export function PlanHead({
       />
       <PlanActions plan={plan} planner={planner} onOpen={setOpen} onShelve={shelve} />
       <PlanNotices plan={plan} planner={planner} isShelving={shelving.isPending} onShelve={shelve} />
-      {open === "press" && <GenerateSession planner={planner} onClose={() => setOpen(null)} onReasons={onReasons} />}
-      {open === "run" && <StartDialog plan={plan} onClose={() => setOpen(null)} />}
-      {open === "versions" && <Versions plan={plan} planner={planner} onClose={() => setOpen(null)} />}
-      <Dialog open={open === "settings"} onClose={() => setOpen(null)} title={t`Rules, medium, tracks`}>
+      <PlanDialogs {...{ plan, planner, document, open, onReasons }} onClose={() => setOpen(null)} />
+    </header>
+  );
+}
+
+interface DialogProps extends Props {
+  open: PlanDialog | null;
+  onClose: () => void;
+}
+
+function PlanDialogs({ plan, planner, document, open, onReasons, onClose }: DialogProps) {
+  return (
+    <>
+      {open === "press" && <GenerateSession planner={planner} onClose={onClose} onReasons={onReasons} />}
+      {open === "run" && <StartDialog plan={plan} onClose={onClose} />}
+      {open === "versions" && <Versions plan={plan} planner={planner} onClose={onClose} />}
+      <Dialog open={open === "settings"} onClose={onClose} title={t`Rules, medium, tracks`}>
         <PlanSettings planner={planner} document={document} />
       </Dialog>
-    </header>
+    </>
   );
 }

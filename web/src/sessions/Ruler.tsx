@@ -120,9 +120,7 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
   const id = `ruler ${block} ${round}`;
   const drag = useDraggable({ id, data: { kind: "round", block, round, label, onClock: true } satisfies Dragged });
   const target = useDroppable({ id, data: { kind: "round", block, round } satisfies Dropped });
-  const [by, setBy] = useState(0);
-  const from = useRef<{ x: number; width: number } | null>(null);
-  const times = content.blocks[block]?.rounds[round]?.times ?? 1;
+  const { by, edge } = useStretching(block, round, whole);
   const chosen = selected?.block === block && selected.round === round;
 
   const press = useRef<HTMLButtonElement>(null);
@@ -149,25 +147,6 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
       select({ block, round });
       reveal(block, round);
     }
-  };
-  const grab = (event: PointerEvent<HTMLElement>) => {
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const ruler = event.currentTarget.closest(".ruler-rounds")?.getBoundingClientRect();
-    from.current = { x: event.clientX, width: ruler?.width ?? 1 };
-  };
-  const pull = (event: PointerEvent<HTMLElement>) => {
-    if (from.current) {
-      const seconds = (((event.clientX - from.current.x) / from.current.width) * whole) / 1000 / times;
-      setBy(STEP_SECONDS * Math.round(seconds / STEP_SECONDS));
-    }
-  };
-  const release = () => {
-    if (from.current && by !== 0) {
-      change((now) => stretch(now, { block, round }, by));
-    }
-    from.current = null;
-    setBy(0);
   };
   return (
     <span
@@ -199,16 +178,40 @@ Shift ← → stretches, Alt ← → moves, Ctrl D copies, Delete removes`}
           </b>
         )}
       </button>
-      <span
-        className="round-edge"
-        onPointerDown={grab}
-        onPointerMove={pull}
-        onPointerUp={release}
-        onPointerCancel={release}
-        title={t`Drag to stretch`}
-      />
+      <span className="round-edge" {...edge} title={t`Drag to stretch`} />
     </span>
   );
+}
+
+/** Returns by how many seconds a round is being stretched, and what its edge listens to. */
+function useStretching(block: number, round: number, whole: number) {
+  const { content, change } = usePlanContext();
+  const [by, setBy] = useState(0);
+  const from = useRef<{ x: number; width: number } | null>(null);
+  const times = content.blocks[block]?.rounds[round]?.times ?? 1;
+  const grab = (event: PointerEvent<HTMLElement>) => {
+    event.stopPropagation();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    const ruler = event.currentTarget.closest(".ruler-rounds")?.getBoundingClientRect();
+    from.current = { x: event.clientX, width: ruler?.width ?? 1 };
+  };
+  const pull = (event: PointerEvent<HTMLElement>) => {
+    if (from.current) {
+      const seconds = (((event.clientX - from.current.x) / from.current.width) * whole) / 1000 / times;
+      setBy(STEP_SECONDS * Math.round(seconds / STEP_SECONDS));
+    }
+  };
+  const release = () => {
+    if (from.current && by !== 0) {
+      change((now) => stretch(now, { block, round }, by));
+    }
+    from.current = null;
+    setBy(0);
+  };
+  return {
+    by,
+    edge: { onPointerDown: grab, onPointerMove: pull, onPointerUp: release, onPointerCancel: release },
+  };
 }
 
 /** Scrolls a round into view. */

@@ -23,11 +23,11 @@ export function SharedTrackView({
   /** Returns the ms of the programme since a moment; called for every frame. */
   since: (from: number) => () => number;
 }) {
-  const { resting, cue, chain, slowly, thrownIn, isOther } = standingAt(moment, programme);
+  const standing = standingAt(moment, programme);
+  const { resting, cue, chain, slowly } = standing;
   const called = cue?.kind === "call" || cue?.kind === "last-call";
   const hasSets = moment.kind === "work" && moment.setLeftMs < moment.leftMs - 900;
   const start = cue?.atMs ?? 0;
-  const numbers = chain && numbersOf(chain);
   // Without anything else to show, the time takes all the space.
   const onlyTime = chain === null && (cue === null || cue.short === "free");
   return (
@@ -49,66 +49,88 @@ export function SharedTrackView({
           </span>
         )}
       </div>
-      {onlyTime || (
-        <section className="wall-what" aria-label={resting ? t`What comes` : t`Choose`}>
-          {resting && (
-            <p className="wall-next-word">
-              <Trans>Next</Trans>
-            </p>
-          )}
-          {cue?.before && (
-            <p className="wall-beside">
-              <Trans>{cue.before}, then</Trans>
-            </p>
-          )}
-          {chain && numbers ? (
-            <>
-              <p className={`wall-numbers wall-numbers-${sizeOf(numbers)}`}>{numbers}</p>
-              {cue?.after && <p className="wall-beside">{cue.after}</p>}
-              {isOther && (
-                <p className="wall-other">
-                  <Trans>in the other stance</Trans>
-                </p>
-              )}
-              <dl className="wall-words">
-                <div>
-                  <dt>
-                    <Trans>O</Trans>
-                  </dt>
-                  <dd>{chain.words[thrownIn.orthodox].join(", ")}</dd>
-                </div>
-                <div>
-                  <dt>
-                    <Trans>S</Trans>
-                  </dt>
-                  <dd>{chain.words[thrownIn.southpaw].join(", ")}</dd>
-                </div>
-              </dl>
-            </>
-          ) : (
-            <p className={`wall-numbers wall-numbers-${cue?.kind === "count" ? "short" : "words"}`}>
-              {cue?.short ?? moment.title}
-            </p>
-          )}
-        </section>
-      )}
+      {onlyTime || <What standing={standing} title={moment.title} />}
       <section className="wall-picture">
         {!resting && <Picture moment={moment} programme={programme} />}
         {chain && <MovingLine chain={chain} slowly={slowly} again={!called} since={since(start)} />}
       </section>
-      <footer className="wall-foot">
-        {moment.kind === "work" && moment.next && moment.next.atMs > start ? (
-          <p className="wall-announced">{moment.next.text}</p>
-        ) : (
-          <p className="wall-reminder">{moment.reminders[0] ?? moment.segment?.note ?? ""}</p>
-        )}
-        {resting && run.state.speed === 1 && (
-          <div className="wall-follow">
-            <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label={t`Follow on a phone`} />
-          </div>
-        )}
-      </footer>
+      <Foot moment={moment} run={run} resting={resting} start={start} />
       <progress className="wall-bar" max={1} value={moment.part} aria-label={t`Elapsed`} />
     </div>
+  );
+}
+
+/** What is thrown, or what comes after the rest. */
+function What({ standing, title }: { standing: ReturnType<typeof standingAt>; title: string }) {
+  const { resting, cue, chain, thrownIn, isOther } = standing;
+  const numbers = chain && numbersOf(chain);
+  return (
+    <section className="wall-what" aria-label={resting ? t`What comes` : t`Choose`}>
+      {resting && (
+        <p className="wall-next-word">
+          <Trans>Next</Trans>
+        </p>
+      )}
+      {cue?.before && (
+        <p className="wall-beside">
+          <Trans>{cue.before}, then</Trans>
+        </p>
+      )}
+      {chain && numbers ? (
+        <>
+          <p className={`wall-numbers wall-numbers-${sizeOf(numbers)}`}>{numbers}</p>
+          {cue?.after && <p className="wall-beside">{cue.after}</p>}
+          {isOther && (
+            <p className="wall-other">
+              <Trans>in the other stance</Trans>
+            </p>
+          )}
+          <dl className="wall-words">
+            <div>
+              <dt>
+                <Trans>O</Trans>
+              </dt>
+              <dd>{chain.words[thrownIn.orthodox].join(", ")}</dd>
+            </div>
+            <div>
+              <dt>
+                <Trans>S</Trans>
+              </dt>
+              <dd>{chain.words[thrownIn.southpaw].join(", ")}</dd>
+            </div>
+          </dl>
+        </>
+      ) : (
+        <p className={`wall-numbers wall-numbers-${cue?.kind === "count" ? "short" : "words"}`}>
+          {cue?.short ?? title}
+        </p>
+      )}
+    </section>
+  );
+}
+
+interface FootProps {
+  moment: TrackMoment;
+  run: ScreenRun;
+  resting: boolean;
+  /** When the shown cue began, in ms of the programme. */
+  start: number;
+}
+
+/** What is announced next, or a reminder; in a rest the code for phones. */
+function Foot({ moment, run, resting, start }: FootProps) {
+  return (
+    <footer className="wall-foot">
+      {moment.kind === "work" && moment.next && moment.next.atMs > start ? (
+        <p className="wall-announced">{moment.next.text}</p>
+      ) : (
+        <p className="wall-reminder">{moment.reminders[0] ?? moment.segment?.note ?? ""}</p>
+      )}
+      {resting && run.state.speed === 1 && (
+        <div className="wall-follow">
+          <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label={t`Follow on a phone`} />
+        </div>
+      )}
+    </footer>
   );
 }

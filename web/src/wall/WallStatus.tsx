@@ -11,19 +11,14 @@ const REACH = {
   away: t`no server; the session continues`,
 };
 
-/** The state of a wall on request: clock, connection and sound. */
-export function WallStatus({
-  client,
-  view,
-  sound,
-  onClose,
-}: {
+interface Props {
   client: ScreenClient;
   view: ScreenView;
   sound: SoundState;
-  onClose: () => void;
-}) {
-  const bound = client.clock.bound();
+}
+
+/** The state of a wall on request: clock, connection and sound. */
+export function WallStatus({ client, view, sound, onClose }: Props & { onClose: () => void }) {
   const [checked, setChecked] = useState<SoundCheck | null>(null);
   const [checks, setChecks] = useState(false);
   const check = async () => {
@@ -33,38 +28,7 @@ export function WallStatus({
   };
   return (
     <aside className="wall-corner" aria-label={t`This wall`}>
-      <dl>
-        <dt>
-          <Trans>Wall</Trans>
-        </dt>
-        <dd>{view.screen?.name ?? t`not known yet`}</dd>
-        <dt>
-          <Trans>Clock</Trans>
-        </dt>
-        <dd>{Number.isFinite(bound) ? t`at most ${Math.ceil(bound)} ms off` : t`not set yet`}</dd>
-        <dt>
-          <Trans>Server</Trans>
-        </dt>
-        <dd>{REACH[view.reach]}</dd>
-        <dt>
-          <Trans>Commands not sent</Trans>
-        </dt>
-        <dd>{view.waiting}</dd>
-        <dt>
-          <Trans>Sound</Trans>
-        </dt>
-        <dd>
-          {checked && (
-            <span role="status">
-              <Trans>
-                {checked.measured} sounds measured, at most {Math.ceil(checked.worstMs)} ms off;{" "}
-              </Trans>
-            </span>
-          )}
-          {sound.needsPress ? t`needs a press` : sound.muted ? t`muted` : `${Math.round(100 * sound.volume)} %`}
-          {sound.missing > 0 && t`, ${sound.missing} calls could not be fetched`}
-        </dd>
-      </dl>
+      <Facts {...{ client, view, sound, checked }} />
       <label>
         <Trans>Volume</Trans>
         <input
@@ -91,5 +55,44 @@ export function WallStatus({
         <Trans>Space pause · ← → back, skip · M mute · + − volume · F whole screen · I this</Trans>
       </p>
     </aside>
+  );
+}
+
+/** @param checked the last measurement of the sound; null where there is none */
+function Facts({ client, view, sound, checked }: Props & { checked: SoundCheck | null }) {
+  const bound = client.clock.bound();
+  return (
+    <dl>
+      <dt>
+        <Trans>Wall</Trans>
+      </dt>
+      <dd>{view.screen?.name ?? t`not known yet`}</dd>
+      <dt>
+        <Trans>Clock</Trans>
+      </dt>
+      <dd>{Number.isFinite(bound) ? t`at most ${Math.ceil(bound)} ms off` : t`not set yet`}</dd>
+      <dt>
+        <Trans>Server</Trans>
+      </dt>
+      <dd>{REACH[view.reach]}</dd>
+      <dt>
+        <Trans>Commands not sent</Trans>
+      </dt>
+      <dd>{view.waiting}</dd>
+      <dt>
+        <Trans>Sound</Trans>
+      </dt>
+      <dd>
+        {checked && (
+          <span role="status">
+            <Trans>
+              {checked.measured} sounds measured, at most {Math.ceil(checked.worstMs)} ms off;{" "}
+            </Trans>
+          </span>
+        )}
+        {sound.needsPress ? t`needs a press` : sound.muted ? t`muted` : `${Math.round(100 * sound.volume)} %`}
+        {sound.missing > 0 && t`, ${sound.missing} calls could not be fetched`}
+      </dd>
+    </dl>
   );
 }
