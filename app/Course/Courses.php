@@ -63,7 +63,12 @@ final class Courses extends ServiceEntityRepository
             );
             $this->getEntityManager()->persist($course);
             $this->getEntityManager()->flush();
-            $this->record($course, $editor, 'course.created', 'made');
+            $this->record(
+                $course,
+                $editor,
+                'course.created',
+                t('made the course “{course}”', course: $course->name()),
+            );
 
             return $course;
         });
@@ -81,7 +86,12 @@ final class Courses extends ServiceEntityRepository
                 $this->accounts->managed($editor),
                 $this->clock->now(),
             );
-            $this->record($course, $editor, 'course.updated', 'changed');
+            $this->record(
+                $course,
+                $editor,
+                'course.updated',
+                t('changed the course “{course}”', course: $course->name()),
+            );
         });
     }
 
@@ -91,7 +101,12 @@ final class Courses extends ServiceEntityRepository
             $editor,
         ): void {
             $course->archive($this->clock->now());
-            $this->record($course, $editor, 'course.archived', 'archived');
+            $this->record(
+                $course,
+                $editor,
+                'course.archived',
+                t('archived the course “{course}”', course: $course->name()),
+            );
         });
     }
 
@@ -101,17 +116,17 @@ final class Courses extends ServiceEntityRepository
             $editor,
         ): void {
             $course->restore();
-            $this->record($course, $editor, 'course.restored', t('restored'));
+            $this->record(
+                $course,
+                $editor,
+                'course.restored',
+                t('restored the course “{course}”', course: $course->name()),
+            );
         });
     }
 
-    private function record(Course $course, User $editor, string $what, string $did): void
+    private function record(Course $course, User $editor, string $what, string $says): void
     {
-        $this->audit->add(
-            $editor->id(),
-            $what,
-            t('{did} the course “{course}”', did: $did, course: $course->name()),
-            'course/'.$course->id(),
-        );
+        $this->audit->add($editor->id(), $what, $says, 'course/'.$course->id());
     }
 }

@@ -82,7 +82,7 @@ final class Walls extends ServiceEntityRepository
         );
         $this->getEntityManager()->persist($wall);
         $this->getEntityManager()->flush();
-        $this->record($wall, $editor, 'wall.created', 'added');
+        $this->record($wall, $editor, 'wall.created', t('added the wall “{wall}”', wall: $wall->name()));
 
         return $wall;
     }
@@ -90,7 +90,7 @@ final class Walls extends ServiceEntityRepository
     public function update(int $id, WallRequest $request, User $editor): Wall
     {
         $wall = $this->get($id);
-        $this->record($wall, $editor, 'wall.updated', 'changed');
+        $this->record($wall, $editor, 'wall.updated', t('changed the wall “{wall}”', wall: $wall->name()));
         $wall->change(trim($request->name), $request->hasKeys);
         $this->getEntityManager()->flush();
 
@@ -102,7 +102,7 @@ final class Walls extends ServiceEntityRepository
     {
         $wall = $this->get($id);
         $wall->revoke($this->clock->now());
-        $this->record($wall, $editor, 'wall.revoked', 'revoked');
+        $this->record($wall, $editor, 'wall.revoked', t('revoked the wall “{wall}”', wall: $wall->name()));
 
         return $wall;
     }
@@ -124,14 +124,9 @@ final class Walls extends ServiceEntityRepository
         }
     }
 
-    private function record(Wall $wall, User $editor, string $what, string $did): void
+    private function record(Wall $wall, User $editor, string $what, string $says): void
     {
-        $this->audit->add(
-            $editor->id(),
-            $what,
-            t('{did} the wall “{wall}”', did: $did, wall: $wall->name()),
-            'wall/'.$wall->id(),
-        );
+        $this->audit->add($editor->id(), $what, $says, 'wall/'.$wall->id());
     }
 
     private function open(): QueryBuilder
