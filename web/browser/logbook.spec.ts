@@ -212,7 +212,7 @@ test("a combination is measured by tapping and by sound, and a tap too many is t
   await page.getByRole("button", { name: "Try a sample recording" }).click();
   // Nobody threw it: it is to try the page with, and counts nowhere.
   await expect(page.getByText(/^20 hits: 5 repetitions, 0 missed, 0 too many/)).toBeVisible();
-  await expect(page.getByRole("button", { name: "Keep it" })).toBeDisabled();
+  await expect(page.getByRole("button", { name: "Save", exact: true })).toBeDisabled();
   await page.getByRole("button", { name: "Begin again" }).click();
   const buffer = await (await page.request.get((await sampled).url())).body();
   await page.getByLabel("A recording").setInputFiles({ name: "bag.wav", mimeType: "audio/wav", buffer });
@@ -226,9 +226,9 @@ test("a combination is measured by tapping and by sound, and a tap too many is t
   await expect(page.getByText(/^21 hits.*1 too many/)).toBeVisible();
   await page.getByRole("button", { name: "Delete superfluous taps" }).click();
   await expect(page.getByText(/^20 hits/)).toBeVisible();
-  await page.getByRole("button", { name: "Keep it" }).click();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByText("Saved, without a name.")).toBeVisible();
-  await expect(page.locator(".measure-kept li")).toHaveCount(1);
+  await expect(page.locator(".measure-saved li")).toHaveCount(1);
 });
 
 test("an athlete plays a card on a phone without an account, until it is revoked", async ({

@@ -171,6 +171,7 @@ final class SearchReaderTest extends TestCase
                 '2 exit',
                 'exit 1',
                 'step-out 14 circle-lead exit',
+                '1 2 slip-rear',
             ]),
         );
         $this->limitTo(400)

@@ -9,7 +9,7 @@ interface BesideProps {
   name: string;
   drawing: NonNullable<Check["drawings"]>["full"] | undefined;
   measured: Measured | undefined;
-  /** The newest that was kept; measured while nothing is measured. */
+  /** The newest that was saved; shown while nothing is measured. */
   latest: Measurements["measurements"][number] | undefined;
 }
 

@@ -4,7 +4,7 @@ import { Button } from "antd";
 import type { Measured } from "../api/client";
 import { newId } from "../api/newId";
 import { useNotice } from "../ui/useNotice";
-import { type Method, useDeleteMeasurement, useKeep } from "./useMeasure";
+import { type Method, useDeleteMeasurement, useSaveMeasurement } from "./useMeasure";
 
 interface ActionsProps {
   combination: number;
@@ -14,10 +14,10 @@ interface ActionsProps {
   onClear: () => void;
 }
 
-/** Keeps a measurement, mends its taps, or begins again. */
+/** Saves a measurement, mends its taps, or begins again. */
 export function MeasureActions({ combination, tapping, measured, onTaps, onClear }: ActionsProps) {
   const { taps, method, isSample } = tapping;
-  const keep = useKeep(combination);
+  const save = useSaveMeasurement(combination);
   const shelve = useDeleteMeasurement(combination);
   const notice = useNotice();
   return (
@@ -25,9 +25,9 @@ export function MeasureActions({ combination, tapping, measured, onTaps, onClear
       <Button
         type="primary"
         disabled={isSample || !measured || measured.repetitions.length === 0}
-        loading={keep.isPending}
+        loading={save.isPending}
         onClick={() =>
-          keep.mutate(
+          save.mutate(
             { id: newId(), taps, method },
             {
               onSuccess: ({ id }) => {
@@ -39,7 +39,7 @@ export function MeasureActions({ combination, tapping, measured, onTaps, onClear
           )
         }
       >
-        <Trans>Keep it</Trans>
+        <Trans>Save</Trans>
       </Button>
       {measured && measured.extra.length > 0 && (
         <Button onClick={() => onTaps(taps.filter((_, at) => !measured.extra.includes(at)))}>

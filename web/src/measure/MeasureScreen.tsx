@@ -11,8 +11,8 @@ import { Loading } from "../ui/Loading";
 import { Segmented } from "../ui/Segmented";
 import { Trail } from "../ui/Trail";
 import { BesideCheck } from "./BesideCheck";
-import { KeptMeasurements } from "./KeptMeasurements";
 import { MeasureActions } from "./MeasureActions";
+import { SavedMeasurements } from "./SavedMeasurements";
 import { SoundField } from "./SoundField";
 import { TapField } from "./TapField";
 import { TapStrip } from "./TapStrip";
@@ -49,7 +49,7 @@ function Measure({ combination }: { combination: Combination }) {
   const [isSample, setSample] = useState(false);
   const readIn = useNumbering();
   const measured = useMeasured(combination.id, taps, method);
-  const kept = useMeasurements(combination.id);
+  const saved = useMeasurements(combination.id);
   const { readable } = useCheck({
     text: combination.notation,
     stance: combination.stance,
@@ -130,9 +130,11 @@ function Measure({ combination }: { combination: Combination }) {
             onClear={clear}
           />
         </section>
-        <BesideCheck name={combination.name} drawing={drawing} measured={shown} latest={kept.data?.[0]} />
+        <BesideCheck name={combination.name} drawing={drawing} measured={shown} latest={saved.data?.[0]} />
       </div>
-      {kept.data && kept.data.length > 0 && <KeptMeasurements combination={combination.id} measurements={kept.data} />}
+      {saved.data && saved.data.length > 0 && (
+        <SavedMeasurements combination={combination.id} measurements={saved.data} />
+      )}
     </main>
   );
 }

@@ -33,7 +33,7 @@ export function useMeasurements(combination: number) {
   });
 }
 
-export function useKeep(combination: number) {
+export function useSaveMeasurement(combination: number) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (body: { id: string; taps: number[]; method: Method }) =>

@@ -6,8 +6,8 @@ import { useNotice } from "../ui/useNotice";
 import { dayAndTime } from "../ui/words";
 import { useDeleteMeasurement } from "./useMeasure";
 
-/** The measurements that were kept, the newest first. */
-export function KeptMeasurements({
+/** The measurements that were saved, the newest first. */
+export function SavedMeasurements({
   combination,
   measurements,
 }: {
@@ -17,11 +17,11 @@ export function KeptMeasurements({
   const shelve = useDeleteMeasurement(combination);
   const notice = useNotice();
   return (
-    <section className="panel block" aria-label={t`Kept`}>
+    <section className="panel block" aria-label={t`Saved measurements`}>
       <h2>
-        <Trans>Kept</Trans>
+        <Trans>Saved measurements</Trans>
       </h2>
-      <ul className="measure-kept">
+      <ul className="measure-saved">
         {measurements.map((one) => (
           <li key={one.id}>
             <span>
