@@ -5,25 +5,20 @@ declare(strict_types=1);
 namespace Periplus\App\Account;
 
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Http\LargeBody;
 use Periplus\App\Store\NotAllowed;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
 use function Periplus\Core\Language\t;
 
-/** Rejects writes without the session's CSRF token and request bodies that are too large. */
+/**
+ * Rejects writes without the session's CSRF token and request bodies that are too large: after the router, which knows
+ * how large a body the route takes, and before the firewall, which reads the body of a sign-in.
+ */
 #[AsEventListener(priority: 20)]
 final readonly class WriteGuard
 {
-    /** Maximum size of a request body, in bytes. */
-    public const MAX_BYTES = 65_536;
-    /** Maximum size of an imported file, in bytes. */
-    public const MAX_IMPORT_BYTES = 4_194_304;
-    /** Maximum size of a recording of a bag or pads, in bytes: a minute at 16,000 samples per second. */
-    public const MAX_RECORDING_BYTES = 2_097_152;
-    /** Maximum size of a voice clip, in bytes. */
-    public const MAX_CLIP_BYTES = 1_048_576;
-
     public function __construct(private RequestToken $token)
     {
     }
@@ -34,12 +29,7 @@ final readonly class WriteGuard
         if (!$event->isMainRequest() || $request->isMethodSafe()) {
             return;
         }
-        $largest = match ($request->getPathInfo()) {
-            '/api/imports', '/api/logbook/import' => self::MAX_IMPORT_BYTES,
-            '/api/onsets' => self::MAX_RECORDING_BYTES,
-            '/api/voice/clips' => self::MAX_CLIP_BYTES,
-            default => self::MAX_BYTES,
-        };
+        $largest = LargeBody::maxBytes($request);
         if (
             (int) $request->headers->get('Content-Length', '0') > $largest
             || \strlen($request->getContent()) > $largest

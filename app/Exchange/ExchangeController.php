@@ -8,6 +8,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Http\LargeBody;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Search\CombinationQuery;
 use Periplus\App\Search\CompleteSearch;
@@ -72,6 +73,7 @@ final readonly class ExchangeController
     }
 
     #[Route('/api/imports', methods: 'POST')]
+    #[LargeBody(ImportRequest::MAX_BYTES)]
     #[IsGranted(Permission::EditLibrary->value)]
     #[HeavyWork]
     public function start(

@@ -11,6 +11,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 /** A file to be imported, with values for everything it does not say. */
 final readonly class ImportRequest
 {
+    /** Maximum size of an imported file, and of the request that brings it, in bytes. */
     public const MAX_BYTES = 4_194_304;
 
     public function __construct(

@@ -6,6 +6,7 @@ namespace Periplus\App\LogFile;
 
 use Periplus\App\Account\User;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Http\LargeBody;
 use Periplus\App\Security\Permission;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -20,6 +21,9 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** Exports and imports the logbook. */
 final readonly class LogFileController
 {
+    /** Maximum size of an imported logbook, in bytes. */
+    private const MAX_IMPORT_BYTES = 4_194_304;
+
     public function __construct(private LogExport $export, private LogImport $import)
     {
     }
@@ -39,6 +43,7 @@ final readonly class LogFileController
     }
 
     #[Route('/api/logbook/import', methods: 'POST')]
+    #[LargeBody(self::MAX_IMPORT_BYTES)]
     #[IsGranted(Permission::ManageLogbook->value)]
     #[HeavyWork]
     public function import(

@@ -6,6 +6,7 @@ namespace Periplus\App\Measure;
 
 use Periplus\App\Account\User;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Http\LargeBody;
 use Periplus\App\Store\Invalid;
 use Periplus\Core\Measure\MeasurementDocument;
 use Periplus\Core\Measure\Onsets;
@@ -26,6 +27,8 @@ final readonly class MeasureController
 {
     /** Number of peaks in the picture of a recording. */
     private const MAX_PEAKS = 600;
+    /** Maximum size of a recording of a bag or pads, in bytes: a minute at 16,000 samples per second. */
+    private const MAX_RECORDING_BYTES = 2_097_152;
 
     public function __construct(private Measurements $measurements)
     {
@@ -74,6 +77,7 @@ final readonly class MeasureController
 
     /** Returns the hits in a recording of a bag or pads: a mono WAV file of at most a minute. It is not stored. */
     #[Route('/api/onsets', methods: 'POST')]
+    #[LargeBody(self::MAX_RECORDING_BYTES)]
     #[HeavyWork]
     public function onsets(Request $request): JsonResponse
     {

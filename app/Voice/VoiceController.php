@@ -7,6 +7,7 @@ namespace Periplus\App\Voice;
 use Periplus\App\Account\User;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Http\LargeBody;
 use Periplus\App\Plan\PlanCheck;
 use Periplus\App\Plan\Plans;
 use Periplus\App\Security\Permission;
@@ -29,6 +30,8 @@ final readonly class VoiceController
     /** Days before and after today whose sessions are considered. */
     private const DAYS_AROUND_TODAY = 14;
     private const MAX_PLANS = 40;
+    /** Maximum size of a clip of a coach's own, in bytes. */
+    private const MAX_CLIP_BYTES = 1_048_576;
 
     public function __construct(private Clips $clips, private Plans $plans, private PlanCheck $check)
     {
@@ -82,6 +85,7 @@ final readonly class VoiceController
     }
 
     #[Route('/clips', methods: 'POST')]
+    #[LargeBody(self::MAX_CLIP_BYTES)]
     public function record(
         #[MapRequestPayload(acceptFormat: 'json')] ClipRequest $request,
         #[CurrentUser] User $user,
