@@ -31,7 +31,7 @@ enum Relation: string
         return match ($this) {
             self::Same => t('the same chain as'),
             self::Mirror => t('the same limbs in the other stance as'),
-            self::TargetDiffers => t('another target than'),
+            self::TargetDiffers => t('the same, except for targets, as'),
             self::OneApart => t('one item apart from'),
             self::ContainedIn => t('contained in'),
             self::Contains => t('contains'),

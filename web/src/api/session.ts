@@ -28,8 +28,9 @@ export function useSignOut() {
   return useMutation({
     mutationFn: () => answered(api.POST("/api/session/end")),
     onSettled: async () => {
-      queries.clear();
+      // First, so that the sign-in takes the place of the screens, whose data is removed then.
       queries.setQueryData(keys.session, await read());
+      queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== keys.session[0] });
     },
   });
 }

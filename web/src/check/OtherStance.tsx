@@ -23,7 +23,7 @@ export const OtherStance = memo(function OtherStance({ check, compare, onSelect,
   }
   const differs = carry.notation !== mirror.notation;
   return (
-    <section className="panel other" aria-label={t`In the other stance`}>
+    <section className="panel other-stance" aria-label={t`In the other stance`}>
       <h2>
         <Trans>
           For {mirror.stance === "southpaw" ? t`a southpaw` : t`an orthodox athlete`}

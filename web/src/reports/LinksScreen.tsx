@@ -103,7 +103,7 @@ function Trouble({ link }: { link: LinkTrouble }) {
             <Trans>Measure</Trans>
           </Button>
           <Button onClick={() => navigate(`/bench/${link.combination.id}`)}>
-            <Trans>Mend on the bench</Trans>
+            <Trans>Fix on the bench</Trans>
           </Button>
         </p>
       </div>
