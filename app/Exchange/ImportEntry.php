@@ -33,7 +33,7 @@ final readonly class ImportEntry
     ) {
     }
 
-    /** Returns what is kept until it is read; what is wrong with it is kept apart. */
+    /** Returns the entry as it is stored until it is read; its problem is stored beside it. */
     public function stored(): UnreadEntry
     {
         return new UnreadEntry($this->line, $this->source, $this->fields, $this->stated);

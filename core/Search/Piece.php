@@ -17,7 +17,7 @@ final readonly class Piece
         return $this->meaning ?? mb_strtolower(trim($this->text, '"'));
     }
 
-    /** Words in quotation marks are plain words. */
+    /** Tells whether it stands in quotation marks, so that it is looked for as a plain word. */
     public function isQuoted(): bool
     {
         return str_starts_with($this->text, '"');
