@@ -253,14 +253,12 @@ test("an interrupted backup clears up after itself", async () => {
   }
 });
 
-test("the gym that is open in a browser is the one that was put back", async ({ page }) => {
+test("the gym that is open in a browser is the one that was put back", async ({ page, gym }) => {
   test.setTimeout(600_000);
   const folder = mkdtempSync(join(tmpdir(), "periplus-"));
-  const command = (...args: string[]) =>
-    spawnSync(join(import.meta.dirname, "../../bin/periplus"), args, { encoding: "utf8", timeout: 300_000 });
-  expect(command("backup", join(folder, "gym.tar")).status).toBe(0);
+  expect(gym.run("periplus", "backup", join(folder, "gym.tar")).status).toBe(0);
   await signIn(page, HEAD_COACH);
-  expect(command("restore", join(folder, "gym.tar")).status).toBe(0);
+  expect(gym.run("periplus", "restore", join(folder, "gym.tar")).status).toBe(0);
   await page.goto("/library");
   await signIn(page, HEAD_COACH);
   await expect(page.getByRole("link", { name: "Barrel roll" })).toBeVisible();
