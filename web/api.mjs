@@ -7,7 +7,7 @@ const CONTRACT = "../docs/openapi.yaml";
 const PLAN = "../docs/formats/session.schema.json";
 // Schemas besides the requests whose fields are edited in forms.
 const EDITED = ["Exercise", "Reminder", "Training", "VoiceSettings"];
-const KEYS = ["minimum", "maximum", "maxLength", "maxItems"];
+const KEYS = ["minimum", "maximum", "minLength", "maxLength", "maxItems"];
 
 /** Returns the bounds of each property, those of list items under the name of their list. */
 function boundsOf(properties) {
@@ -35,6 +35,7 @@ const bounds = {
   PlanBlock: boundsOf(plan.properties.blocks.items.properties),
   PlanRound: boundsOf(plan.$defs.round.properties),
   PlanSet: boundsOf(plan.$defs.sets.items.properties),
+  PlanChain: boundsOf(plan.$defs.sets.items.properties.combinations.items.oneOf[1].properties),
   PlanTrack: boundsOf(plan.properties.tracks.items.properties),
 };
 const used = Object.fromEntries(Object.entries(bounds).filter(([, fields]) => Object.keys(fields).length > 0));

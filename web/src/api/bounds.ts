@@ -8,6 +8,12 @@ export function maxItems<Schema extends keyof Bounds>(schema: Schema, field: key
   return maxItems;
 }
 
+/** The least number of characters of a field in a request. */
+export function minLength<Schema extends keyof Bounds>(schema: Schema, field: keyof Bounds[Schema]): number {
+  const { minLength = 0 }: { minLength?: number } = BOUNDS[schema][field] ?? {};
+  return minLength;
+}
+
 /** The bounds of a form field as the inputs of Ant Design take them: of a text maxLength, of a number min and max. */
 export function bounds<Schema extends keyof Bounds>(schema: Schema, field: keyof Bounds[Schema]) {
   const { minimum, maximum, maxLength }: { minimum?: number; maximum?: number; maxLength?: number } =

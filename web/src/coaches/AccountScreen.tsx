@@ -12,7 +12,7 @@ import { type Appearance, appearance, choose as showAs } from "../ui/appearance"
 import { Failure } from "../ui/Failure";
 import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
-import { PASSWORD_RULE } from "../ui/words";
+import { isLongEnough, NewPassword } from "./NewPassword";
 import "../ui/gym.css";
 
 const LOOKS: { value: Appearance; label: string }[] = [
@@ -128,21 +128,9 @@ function PasswordForm() {
           value={current}
           onChange={(event) => setCurrent(event.target.value)}
         />
-        <label htmlFor="next">
-          <Trans>New password</Trans>
-        </label>
-        <Input.Password
-          id="next"
-          aria-describedby="password-rule"
-          autoComplete="new-password"
-          value={next}
-          onChange={(event) => setNext(event.target.value)}
-        />
-        <p className="small" id="password-rule">
-          {PASSWORD_RULE}
-        </p>
+        <NewPassword id="next" label={t`New password`} value={next} onChange={setNext} />
         <Failure error={password.error} />
-        <Button htmlType="submit" loading={password.isPending} disabled={current === "" || next.length < 10}>
+        <Button htmlType="submit" loading={password.isPending} disabled={current === "" || !isLongEnough(next)}>
           <Trans>Change the password</Trans>
         </Button>
       </form>

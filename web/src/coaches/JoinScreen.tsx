@@ -10,7 +10,8 @@ import { keys } from "../api/keys";
 import { useSession } from "../api/session";
 import { Failure, NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
-import { PASSWORD_RULE, ROLES } from "../ui/words";
+import { ROLES } from "../ui/words";
+import { isLongEnough, NewPassword } from "./NewPassword";
 import "../ui/gym.css";
 
 /** The page behind an invitation link: a new account, or a new password. */
@@ -112,25 +113,13 @@ function JoinForm({ token, link }: FormProps) {
           />
         </>
       )}
-      <label htmlFor="password">
-        <Trans>Password</Trans>
-      </label>
-      <Input.Password
-        id="password"
-        aria-describedby="password-rule"
-        autoComplete="new-password"
-        value={password}
-        onChange={(event) => setPassword(event.target.value)}
-      />
-      <p className="small" id="password-rule">
-        {PASSWORD_RULE}
-      </p>
+      <NewPassword id="password" label={t`Password`} value={password} onChange={setPassword} />
       <Failure error={accept.error} />
       <Button
         type="primary"
         htmlType="submit"
         loading={accept.isPending || accept.isSuccess}
-        disabled={password.length < 10 || (invite && (name.trim() === "" || email.trim() === ""))}
+        disabled={!isLongEnough(password) || (invite && (name.trim() === "" || email.trim() === ""))}
       >
         {kind === "setup" ? t`Begin` : invite ? t`Join` : t`Set the password`}
       </Button>

@@ -3,6 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Input } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
+import { bounds } from "../api/bounds";
 import type { Numbering } from "../api/client";
 import { useNumberings } from "../api/useNumbering";
 import { useChooseNumbering } from "../numbering/useChooseNumbering";
@@ -32,7 +33,7 @@ export function NumberingChoice() {
       <Input
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
-        maxLength={300}
+        {...bounds("PlanChain", "chain")}
         aria-label={t`A combination in words`}
       />
       <Failure error={numberings.error ?? choose.error} />

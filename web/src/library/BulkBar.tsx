@@ -2,6 +2,7 @@ import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Input, Popover } from "antd";
 import { lazy, Suspense, useState } from "react";
+import { bounds } from "../api/bounds";
 import type { CombinationRow } from "../api/client";
 import { useMay } from "../api/session";
 import { layers } from "../ui/layers";
@@ -134,7 +135,7 @@ function TagForm({ theme, onTheme, onTag, onUntag }: TagProps) {
     >
       <Input
         value={theme}
-        maxLength={40}
+        {...bounds("BulkRequest", "theme")}
         onChange={(event) => onTheme(event.target.value.toLowerCase())}
         aria-label={t`Theme for all of them`}
         placeholder={t`Theme`}

@@ -13,6 +13,7 @@ interface Props {
   onChange: (change: Partial<EntryDraft>) => void;
 }
 
+const MAX_ATHLETES = bounds("EntryRequest", "orthodox").max ?? Number.POSITIVE_INFINITY;
 const EFFORT = Array.from({ length: 11 }, (_, at) => at);
 
 /** The fields for attendance, coach and effort. */
@@ -151,7 +152,11 @@ function Counter({
         −
       </button>
       <output aria-label={name}>{value ?? "–"}</output>
-      <button type="button" aria-label={t`One ${name} more`} onClick={() => onChange(Math.min(500, (value ?? 0) + 1))}>
+      <button
+        type="button"
+        aria-label={t`One ${name} more`}
+        onClick={() => onChange(Math.min(MAX_ATHLETES, (value ?? 0) + 1))}
+      >
         +
       </button>
     </div>

@@ -110,7 +110,7 @@ function EditedRow({ row, at, boundTo, wrong, onChange, onRemove }: EditedProps)
         <Input
           size="small"
           value={row.number}
-          maxLength={5}
+          {...bounds("NumberRequest", "number")}
           onChange={(event) => onChange({ number: event.target.value })}
           aria-label={t`Number of row ${at + 1}`}
           status={wrong.length > 0 ? "error" : ""}

@@ -1,6 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Input } from "antd";
 import { useState } from "react";
+import { bounds } from "../api/bounds";
 
 /** A field for a combination in numbers or words; semicolons separate several. */
 export function CombinationField({ empty, onAdd }: { empty: boolean; onAdd: (chain: string) => void }) {
@@ -18,7 +19,7 @@ export function CombinationField({ empty, onAdd }: { empty: boolean; onAdd: (cha
       size="small"
       className="set-field"
       value={text}
-      maxLength={1000}
+      {...bounds("PlanChain", "chain")}
       placeholder={empty ? t`type a combination, or drop one in` : t`another`}
       aria-label={t`Type a combination`}
       onChange={(event) => setText(event.target.value)}

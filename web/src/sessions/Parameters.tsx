@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Checkbox, Input, InputNumber, Select } from "antd";
+import { bounds } from "../api/bounds";
 import type { Drill, DrillParameter } from "../api/client";
 import { Segmented } from "../ui/Segmented";
 import type { PlannedSet, Value } from "./plan";
@@ -37,7 +38,7 @@ export function Parameters({
       <Input
         size="small"
         value={set.note ?? ""}
-        maxLength={1000}
+        {...bounds("PlanSet", "note")}
         placeholder={t`Note`}
         aria-label={t`Note of the set`}
         onChange={(event) => onPut({ note: event.target.value }, true)}

@@ -12,9 +12,6 @@ export const FILE_FORMATS: Record<FileFormat, { name: string; keeps: string; rea
   json: { name: "JSON", keeps: t`contains everything; import it again here or elsewhere`, reads: t`JSON of Periplus` },
 };
 
-/** The rule for passwords, shown before one is refused. */
-export const PASSWORD_RULE = t`At least 10 characters, not your own name and no row of keys. Four unrelated words are good.`;
-
 /** The names of the roles. */
 export const ROLES: Record<Coach["role"], string> = { coach: t`coach`, "head-coach": t`head coach` };
 export const RULES: { value: Rules; label: string }[] = [
