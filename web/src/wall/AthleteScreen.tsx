@@ -12,7 +12,7 @@ import "./athlete.css";
 
 /** The session on an athlete's phone: in their own stance and numbering, without controls. */
 export function AthleteScreen({ screenKey }: { screenKey: string }) {
-  const reading = useReading();
+  const [reading, keep] = useReading();
   const { client, view } = useScreen(screenKey, reading.numbering);
   useTick();
   const { run, programme, screen } = view;
@@ -63,6 +63,7 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
       </ul>
       <ReadingFields
         reading={reading}
+        onKeep={keep}
         numberings={screen?.numberings ?? []}
         tracks={tracks.length > 1 ? programme.tracks : []}
       />
