@@ -153,6 +153,13 @@ interface FoundProps extends Pick<ComponentProps<typeof TapStrip>, "taps" | "mea
 
 /** The taps on a strip where they can be mended, and what was found in them. */
 function FoundTaps({ taps, measured, sound, names, method, onTaps }: FoundProps) {
+  const count =
+    method === "taps"
+      ? plural(taps.length, { one: "# tap", other: "# taps" })
+      : plural(taps.length, { one: "# hit", other: "# hits" });
+  const said = measured
+    ? t`${count}: ${plural(measured.repetitions.length, { one: "# repetition", other: "# repetitions" })}, ${measured.missed} missed, ${measured.extra.length} too many.`
+    : t`${count}.`;
   return (
     <>
       <TapStrip
@@ -164,12 +171,7 @@ function FoundTaps({ taps, measured, sound, names, method, onTaps }: FoundProps)
         onAdd={(ms) => onTaps(withTap(taps, ms))}
       />
       <p className="small" role="status">
-        <Trans>
-          {taps.length} {method === "taps" ? t`taps` : t`hits`}
-          {measured &&
-            t`: ${plural(measured.repetitions.length, { one: "# repetition", other: "# repetitions" })}, ${measured.missed} missed, ${measured.extra.length} too many`}
-          . Press one to delete it, or an empty place to add a missed one.
-        </Trans>
+        {said} <Trans>Press one to delete it, or an empty place to add a missed one.</Trans>
       </p>
     </>
   );
