@@ -230,7 +230,16 @@ final class Invitations extends ServiceEntityRepository
         $now = $this->clock->now();
         $expires = $now->modify(null === $maker ? '+'.self::VALID_HOURS.' hours' : '+'.self::VALID_DAYS.' days');
         $maker = null === $maker ? null : $this->accounts->managed($maker);
-        $this->getEntityManager()->persist(new Invitation($token, $kind, $role, $user, $maker, $for, $now, $expires));
+        $this->getEntityManager()->persist(new Invitation(
+            token: $token,
+            kind: $kind,
+            role: $role,
+            user: $user,
+            maker: $maker,
+            meantFor: $for,
+            createdAt: $now,
+            expiresAt: $expires,
+        ));
         $this->getEntityManager()->flush();
 
         return new NewLink($token, new Instant($expires));

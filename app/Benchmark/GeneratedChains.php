@@ -85,18 +85,18 @@ final readonly class GeneratedChains
                 $known[$fingerprint] = true;
                 $number = $there + $made + \count($batch);
                 $content = new CombinationContent(
-                    \sprintf(
+                    name: \sprintf(
                         '%s %s %d',
                         ucfirst(self::WORDS[$number % 16]),
                         self::WORDS[intdiv($number, 16) % 16],
                         $number,
                     ),
-                    $writer->write($inStance),
-                    Stance::Orthodox,
-                    'kickboxing',
-                    [self::THEMES[$number % 8]],
-                    1 + ($number % 3),
-                    0 === $number % 4 ? 'Stay low and look before the last one.' : '',
+                    notation: $writer->write($inStance),
+                    stance: Stance::Orthodox,
+                    rules: 'kickboxing',
+                    themes: [self::THEMES[$number % 8]],
+                    level: 1 + ($number % 3),
+                    note: 0 === $number % 4 ? 'Stay low and look before the last one.' : '',
                 );
                 $batch[] = new NewCombination($content, CheckSummary::of($this->check->run($inStance, $options)));
             }

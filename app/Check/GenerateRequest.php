@@ -75,15 +75,15 @@ final readonly class GenerateRequest
         $weapons = array_map(Limb::from(...), array_values(array_unique($this->weapons)));
 
         return new GenerationCriteria(
-            new CheckOptions($rules, $this->tempo, group: $this->group),
-            $this->length,
-            [] === $weapons ? [Limb::Hand] : $weapons,
-            $this->level ?? (Group::Beginners === $this->group ? 1 : null),
-            $this->theme,
-            $this->switches,
-            Severity::from($this->clean),
-            $this->seed,
-            $this->count,
+            options: new CheckOptions($rules, $this->tempo, group: $this->group),
+            length: $this->length,
+            weapons: [] === $weapons ? [Limb::Hand] : $weapons,
+            level: $this->level ?? (Group::Beginners === $this->group ? 1 : null),
+            theme: $this->theme,
+            switches: $this->switches,
+            clean: Severity::from($this->clean),
+            seed: $this->seed,
+            count: $this->count,
         );
     }
 }

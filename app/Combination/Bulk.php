@@ -51,14 +51,14 @@ final readonly class Bulk
                     ? $kept->note
                     : trim($kept->note."\n".$dropped->note);
             $content = new CombinationContent(
-                $kept->name,
-                $kept->notation,
-                $kept->stance,
-                $kept->rules,
-                self::themes([...$kept->themes, ...$dropped->themes]),
-                $kept->level,
-                mb_substr($note, 0, 2000),
-                $kept->levelChosen,
+                name: $kept->name,
+                notation: $kept->notation,
+                stance: $kept->stance,
+                rules: $kept->rules,
+                themes: self::themes([...$kept->themes, ...$dropped->themes]),
+                level: $kept->level,
+                note: mb_substr($note, 0, 2000),
+                levelChosen: $kept->levelChosen,
             );
 
             return $this->library->update(
@@ -111,14 +111,14 @@ final readonly class Bulk
             $version,
             $this->drafts->fromContent(
                 new CombinationContent(
-                    $content->name,
-                    $content->notation,
-                    $content->stance,
-                    $content->rules,
-                    $themes,
-                    $content->level,
-                    $content->note,
-                    $content->levelChosen,
+                    name: $content->name,
+                    notation: $content->notation,
+                    stance: $content->stance,
+                    rules: $content->rules,
+                    themes: $themes,
+                    level: $content->level,
+                    note: $content->note,
+                    levelChosen: $content->levelChosen,
                 ),
             ),
             $user,

@@ -126,13 +126,13 @@ final readonly class ChainTable
 
         return array_map(
             static fn (array $row): ChainRow => new ChainRow(
-                (int) $row['id'],
-                $row['name'],
-                $row['notation'],
-                $row['stance'],
-                $row['verdict'],
-                $row['sequence'],
-                $row['stem'],
+                id: (int) $row['id'],
+                name: $row['name'],
+                notation: $row['notation'],
+                stance: $row['stance'],
+                verdict: $row['verdict'],
+                sequence: $row['sequence'],
+                stem: $row['stem'],
             ),
             $rows,
         );

@@ -56,15 +56,15 @@ final readonly class CheckSummary
         ksort($contacts);
 
         return new self(
-            Fingerprint::of($inStance->chain),
-            $result->verdict,
-            (int) round($result->timing->length()),
-            self::set($limbs),
-            $sequence->text(),
-            Family::stem($sequence)->text(),
-            \count($inStance->chain->strikes()),
-            self::set(array_keys($contacts)),
-            Scale::builtIn()->difficulty($result)->level,
+            fingerprint: Fingerprint::of($inStance->chain),
+            verdict: $result->verdict,
+            lengthMs: (int) round($result->timing->length()),
+            weapons: self::set($limbs),
+            sequence: $sequence->text(),
+            stem: Family::stem($sequence)->text(),
+            strikes: \count($inStance->chain->strikes()),
+            contacts: self::set(array_keys($contacts)),
+            level: Scale::builtIn()->difficulty($result)->level,
         );
     }
 

@@ -181,14 +181,14 @@ class Combination implements Versioned
     public function content(): CombinationContent
     {
         return new CombinationContent(
-            $this->name,
-            $this->notation,
-            $this->stance,
-            $this->rules,
-            $this->themes,
-            $this->level,
-            $this->note,
-            $this->levelChosen,
+            name: $this->name,
+            notation: $this->notation,
+            stance: $this->stance,
+            rules: $this->rules,
+            themes: $this->themes,
+            level: $this->level,
+            note: $this->note,
+            levelChosen: $this->levelChosen,
         );
     }
 
@@ -228,18 +228,18 @@ class Combination implements Versioned
     public function summary(): CombinationSummary
     {
         return new CombinationSummary(
-            $this->id(),
-            $this->version,
-            $this->content(),
-            $this->verdict,
-            $this->lengthMs,
-            $this->fingerprintWithEffort,
-            $this->author->person(),
-            $this->editor->person(),
-            $this->createdAt,
-            $this->updatedAt,
-            $this->archivedAt,
-            $this->drilledAt?->format('Y-m-d'),
+            id: $this->id(),
+            version: $this->version,
+            content: $this->content(),
+            verdict: $this->verdict,
+            lengthMs: $this->lengthMs,
+            fingerprintWithEffort: $this->fingerprintWithEffort,
+            author: $this->author->person(),
+            editor: $this->editor->person(),
+            createdAt: $this->createdAt,
+            updatedAt: $this->updatedAt,
+            archivedAt: $this->archivedAt,
+            drilledOn: $this->drilledAt?->format('Y-m-d'),
         );
     }
 }

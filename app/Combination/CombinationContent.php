@@ -49,14 +49,14 @@ final readonly class CombinationContent
     public static function of(array $content): self
     {
         return new self(
-            $content['name'],
-            $content['notation'],
-            Stance::from($content['stance']),
-            $content['rules'],
-            $content['themes'],
-            $content['level'],
-            $content['note'],
-            $content['levelChosen'] ?? null,
+            name: $content['name'],
+            notation: $content['notation'],
+            stance: Stance::from($content['stance']),
+            rules: $content['rules'],
+            themes: $content['themes'],
+            level: $content['level'],
+            note: $content['note'],
+            levelChosen: $content['levelChosen'] ?? null,
         );
     }
 
@@ -111,14 +111,14 @@ final readonly class CombinationContent
         $chosen = $this->levelChosen ?? ($this->level !== $checked->level);
 
         return new self(
-            $this->name,
-            $this->notation,
-            $this->stance,
-            $this->rules,
-            $this->themes,
-            $chosen ? $this->level : $checked->level,
-            $this->note,
-            $chosen,
+            name: $this->name,
+            notation: $this->notation,
+            stance: $this->stance,
+            rules: $this->rules,
+            themes: $this->themes,
+            level: $chosen ? $this->level : $checked->level,
+            note: $this->note,
+            levelChosen: $chosen,
         );
     }
 
@@ -173,14 +173,14 @@ final readonly class CombinationContent
         $from = fn (string $name): self => \in_array(self::WORDS[$name], $differences, true) ? $other : $this;
 
         return new self(
-            $from('name')->name,
-            $from('notation')->notation,
-            $from('stance')->stance,
-            $from('rules')->rules,
-            $from('themes')->themes,
-            $from('level')->level,
-            $from('note')->note,
-            $from('level')->levelChosen,
+            name: $from('name')->name,
+            notation: $from('notation')->notation,
+            stance: $from('stance')->stance,
+            rules: $from('rules')->rules,
+            themes: $from('themes')->themes,
+            level: $from('level')->level,
+            note: $from('note')->note,
+            levelChosen: $from('level')->levelChosen,
         );
     }
 }

@@ -58,18 +58,18 @@ final readonly class CombinationSummary
         $time = static fn (?string $time): ?\DateTimeImmutable => null === $time ? null : new \DateTimeImmutable($time);
 
         return new self(
-            (int) $row['id'],
-            (int) $row['version'],
-            CombinationContent::ofRow($row),
-            Verdict::from($row['verdict']),
-            (int) $row['length_ms'],
-            $row['fingerprint_with_effort'],
-            new Person((int) $row['author_id'], $row['author_name']),
-            new Person((int) $row['editor_id'], $row['editor_name']),
-            new \DateTimeImmutable($row['created_at']),
-            new \DateTimeImmutable($row['updated_at']),
-            $time($row['archived_at']),
-            null === $row['drilled_at'] ? null : substr($row['drilled_at'], 0, 10),
+            id: (int) $row['id'],
+            version: (int) $row['version'],
+            content: CombinationContent::ofRow($row),
+            verdict: Verdict::from($row['verdict']),
+            lengthMs: (int) $row['length_ms'],
+            fingerprintWithEffort: $row['fingerprint_with_effort'],
+            author: new Person((int) $row['author_id'], $row['author_name']),
+            editor: new Person((int) $row['editor_id'], $row['editor_name']),
+            createdAt: new \DateTimeImmutable($row['created_at']),
+            updatedAt: new \DateTimeImmutable($row['updated_at']),
+            archivedAt: $time($row['archived_at']),
+            drilledOn: null === $row['drilled_at'] ? null : substr($row['drilled_at'], 0, 10),
         );
     }
 }

@@ -37,14 +37,14 @@ final readonly class DraftReader
 
         return new CombinationDraft(
             new CombinationContent(
-                $request->name,
-                (new Writer(Numbering::named('parity')))->write($inStance),
-                $request->stance,
-                $request->rules ?? InferredRules::infer($reading->chain),
-                $themes,
-                $request->level ?? 1,
-                $request->note,
-                null === $request->level ? false : null,
+                name: $request->name,
+                notation: (new Writer(Numbering::named('parity')))->write($inStance),
+                stance: $request->stance,
+                rules: $request->rules ?? InferredRules::infer($reading->chain),
+                themes: $themes,
+                level: $request->level ?? 1,
+                note: $request->note,
+                levelChosen: null === $request->level ? false : null,
             ),
             $inStance,
         );

@@ -86,19 +86,19 @@ final readonly class CourseRequest
         $rests = $this->rests;
 
         return new CourseContent(
-            $this->rules,
-            $this->group,
-            $this->medium,
-            $levels,
-            $this->stances,
-            $this->minutes,
-            $this->weekday,
-            $this->time,
-            $this->work,
-            max($this->work, $this->longestWork),
-            $this->workStep,
-            $rests,
-            $this->note,
+            rules: $this->rules,
+            group: $this->group,
+            medium: $this->medium,
+            levels: $levels,
+            stances: $this->stances,
+            minutes: $this->minutes,
+            weekday: $this->weekday,
+            time: $this->time,
+            work: $this->work,
+            longestWork: max($this->work, $this->longestWork),
+            workStep: $this->workStep,
+            rests: $rests,
+            note: $this->note,
         );
     }
 }

@@ -64,8 +64,8 @@ final readonly class DemoLogbook
             $course = $courses[$row['course']];
             $this->logbook->write(
                 new EntryRequest(
-                    $this->day($course, $row['week']),
-                    'demo-entry-'.$index,
+                    day: $this->day($course, $row['week']),
+                    id: 'demo-entry-'.$index,
                     course: $course->id(),
                     coach: $coaches[$row['by']]->id(),
                     orthodox: $row['orthodox'],

@@ -204,14 +204,14 @@ final readonly class ImportJudge
                 t('“{stance}” is not a stance. Use orthodox or southpaw.', stance: mb_substr($fields['stance'], 0, 30)),
             );
         $request = new SaveRequest(
-            '' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'],
-            $fields['chain'],
-            $fields['numbering'],
-            $stance,
-            '' === $fields['rules'] ? null : mb_strtolower($fields['rules']),
-            $fields['themes'],
-            $fields['level'],
-            $fields['note'],
+            name: '' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'],
+            text: $fields['chain'],
+            numbering: $fields['numbering'],
+            stance: $stance,
+            rules: '' === $fields['rules'] ? null : mb_strtolower($fields['rules']),
+            themes: $fields['themes'],
+            level: $fields['level'],
+            note: $fields['note'],
         );
         $violations = $this->validator->validate($request);
         if (\count($violations) > 0) {

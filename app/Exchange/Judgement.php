@@ -37,26 +37,26 @@ final readonly class Judgement
     public function saying(string $message): self
     {
         return new self(
-            $this->kind,
-            $message,
-            $this->content,
-            $this->archived,
-            $this->fingerprint,
-            $this->combination,
-            $this->version,
+            kind: $this->kind,
+            message: $message,
+            content: $this->content,
+            archived: $this->archived,
+            fingerprint: $this->fingerprint,
+            combination: $this->combination,
+            version: $this->version,
         );
     }
 
     public function about(CombinationContent $content, bool $archived, string $fingerprint): self
     {
         return new self(
-            $this->kind,
-            $this->message,
-            $this->content ?? $content,
-            null === $this->content && $archived,
-            $fingerprint,
-            $this->combination,
-            $this->version,
+            kind: $this->kind,
+            message: $this->message,
+            content: $this->content ?? $content,
+            archived: null === $this->content && $archived,
+            fingerprint: $fingerprint,
+            combination: $this->combination,
+            version: $this->version,
         );
     }
 }

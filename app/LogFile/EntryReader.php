@@ -51,22 +51,22 @@ final readonly class EntryReader
         $workMs = $this->whole($entry['workMs'] ?? null, 0, self::MAX_MS) ?? 0;
 
         return new EntryDraft(
-            $courses[$this->text($entry['course'] ?? null, 80)] ?? null,
-            $this->text($entry['session'] ?? null, 120),
-            $day,
-            $this->whole($entry['lengthMs'] ?? null, 0, self::MAX_MS) ?? $workMs,
-            $workMs,
-            null,
-            $this->text($entry['coach'] ?? null, 120),
-            $this->attendance($entry),
-            $this->whole($entry['effort'] ?? null, 0, 10),
-            $this->text($entry['note'] ?? null, 2000),
-            true,
-            array_map(
+            course: $courses[$this->text($entry['course'] ?? null, 80)] ?? null,
+            name: $this->text($entry['session'] ?? null, 120),
+            day: $day,
+            lengthMs: $this->whole($entry['lengthMs'] ?? null, 0, self::MAX_MS) ?? $workMs,
+            workMs: $workMs,
+            coach: null,
+            coachName: $this->text($entry['coach'] ?? null, 120),
+            attendance: $this->attendance($entry),
+            effort: $this->whole($entry['effort'] ?? null, 0, 10),
+            note: $this->text($entry['note'] ?? null, 2000),
+            isChecked: true,
+            drilled: array_map(
                 fn (array $row): DrilledRow => $this->drilled($row, $where),
                 $this->rows($entry, 'drilled', self::MAX_DRILLED, $where),
             ),
-            array_values(array_filter(
+            fallen: array_values(array_filter(
                 array_map($this->fallen(...), $this->rows($entry, 'fallen', self::MAX_FALLEN, $where)),
             )),
         );
@@ -122,17 +122,17 @@ final readonly class EntryReader
         }
 
         return new DrilledRow(
-            null === $notation ? null : $this->inLibrary($this->chain($notation, $stance, $where)),
-            $this->text($row['combination'] ?? null, 120),
-            $notation,
-            $stance,
-            $thrown,
-            $medium,
-            $this->whole($row['level'] ?? null, 1, 3),
-            $this->whole($row['ms'] ?? null, 0, self::MAX_MS) ?? 0,
-            $this->whole($row['otherMs'] ?? null, 0, self::MAX_MS) ?? 0,
-            $this->count($row['repetitions'] ?? null),
-            $this->count($row['strikes'] ?? null),
+            combination: null === $notation ? null : $this->inLibrary($this->chain($notation, $stance, $where)),
+            name: $this->text($row['combination'] ?? null, 120),
+            notation: $notation,
+            stance: $stance,
+            thrown: $thrown,
+            medium: $medium,
+            level: $this->whole($row['level'] ?? null, 1, 3),
+            ms: $this->whole($row['ms'] ?? null, 0, self::MAX_MS) ?? 0,
+            otherMs: $this->whole($row['otherMs'] ?? null, 0, self::MAX_MS) ?? 0,
+            repetitions: $this->count($row['repetitions'] ?? null),
+            strikes: $this->count($row['strikes'] ?? null),
         );
     }
 

@@ -40,17 +40,17 @@ final readonly class DrilledRows
     public function rows(array $drilled): array
     {
         return array_map(static fn (Drilled $one): DrilledRow => new DrilledRow(
-            $one->id,
-            mb_strimwidth($one->name, 0, 120, '…'),
-            self::notation($one->combination),
-            $one->combination->stance ?? Stance::Orthodox,
-            self::notation($one->thrown),
-            $one->medium,
-            $one->level,
-            (int) round($one->ms),
-            (int) round($one->otherMs),
-            round($one->repetitions, 3),
-            round($one->strikes, 3),
+            combination: $one->id,
+            name: mb_strimwidth($one->name, 0, 120, '…'),
+            notation: self::notation($one->combination),
+            stance: $one->combination->stance ?? Stance::Orthodox,
+            thrown: self::notation($one->thrown),
+            medium: $one->medium,
+            level: $one->level,
+            ms: (int) round($one->ms),
+            otherMs: (int) round($one->otherMs),
+            repetitions: round($one->repetitions, 3),
+            strikes: round($one->strikes, 3),
         ), $drilled);
     }
 
@@ -152,16 +152,16 @@ final readonly class DrilledRows
     private function drilled(DrilledRow $row): Drilled
     {
         return new Drilled(
-            $this->chain($row->notation, $row->stance),
-            $this->chain($row->thrown, $row->stance),
-            $row->name,
-            $row->combination,
-            $row->ms,
-            $row->otherMs,
-            $row->repetitions,
-            $row->strikes,
-            $row->medium,
-            $row->level,
+            combination: $this->chain($row->notation, $row->stance),
+            thrown: $this->chain($row->thrown, $row->stance),
+            name: $row->name,
+            id: $row->combination,
+            ms: $row->ms,
+            otherMs: $row->otherMs,
+            repetitions: $row->repetitions,
+            strikes: $row->strikes,
+            medium: $row->medium,
+            level: $row->level,
         );
     }
 

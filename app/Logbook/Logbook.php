@@ -111,15 +111,15 @@ final readonly class Logbook
         } elseif (0 !== $ended->workMs) {
             $starter = $this->accounts->managed($run->starter);
             $draft = new EntryDraft(
-                null === $ended->course ? null : $this->courses->find($ended->course),
-                $run->name,
-                (new \DateTimeImmutable('@'.intdiv($run->startedMs, 1000)))
+                course: null === $ended->course ? null : $this->courses->find($ended->course),
+                name: $run->name,
+                day: (new \DateTimeImmutable('@'.intdiv($run->startedMs, 1000)))
                     ->setTimezone($this->gym->timeZone())
                     ->format('Y-m-d'),
-                self::length($run),
-                $ended->workMs,
-                $starter,
-                $run->starterName,
+                lengthMs: self::length($run),
+                workMs: $ended->workMs,
+                coach: $starter,
+                coachName: $run->starterName,
                 isChecked: false,
                 drilled: $rows,
             );
@@ -336,19 +336,19 @@ final readonly class Logbook
             ?? throw Invalid::field('coach', t('There is no such coach.'));
 
         return new EntryDraft(
-            $course,
-            '' === trim($request->name) ? $name : trim($request->name),
-            $this->day($request->day),
-            $lengthMs,
-            $workMs,
-            $coach,
-            $coach->name(),
-            new Attendance($request->orthodox, $request->southpaw, self::levels($request)),
-            $request->effort,
-            trim($request->note),
-            true,
-            $rows,
-            self::fallen($request),
+            course: $course,
+            name: '' === trim($request->name) ? $name : trim($request->name),
+            day: $this->day($request->day),
+            lengthMs: $lengthMs,
+            workMs: $workMs,
+            coach: $coach,
+            coachName: $coach->name(),
+            attendance: new Attendance($request->orthodox, $request->southpaw, self::levels($request)),
+            effort: $request->effort,
+            note: trim($request->note),
+            isChecked: true,
+            drilled: $rows,
+            fallen: self::fallen($request),
         );
     }
 

@@ -139,16 +139,16 @@ final readonly class Candidates
         $chain = $this->reader->readStored($content->notation, $content->stance);
 
         return null === $chain ? null : new Candidate(
-            $row->id,
-            $row->version,
-            $content->name,
-            $this->lines->text($content->notation, $content->stance, $numbering),
-            $chain,
-            $content->level,
-            $content->themes,
-            $had['times'] ?? 0,
-            $had['last'] ?? null,
-            $had['overdue'] ?? null,
+            id: $row->id,
+            version: $row->version,
+            name: $content->name,
+            text: $this->lines->text($content->notation, $content->stance, $numbering),
+            inStance: $chain,
+            level: $content->level,
+            themes: $content->themes,
+            times: $had['times'] ?? 0,
+            last: $had['last'] ?? null,
+            overdue: $had['overdue'] ?? null,
         );
     }
 }

@@ -102,13 +102,13 @@ class Plan implements Versioned
     public function draft(): PlanDraft
     {
         return new PlanDraft(
-            $this->name,
-            $this->course,
-            $this->isTemplate,
-            $this->startsAt,
-            $this->lengthMs,
-            $this->problems,
-            $this->content,
+            name: $this->name,
+            course: $this->course,
+            isTemplate: $this->isTemplate,
+            startsAt: $this->startsAt,
+            lengthMs: $this->lengthMs,
+            problems: $this->problems,
+            content: $this->content,
         );
     }
 
@@ -147,21 +147,21 @@ class Plan implements Versioned
     public function row(): PlanRow
     {
         return new PlanRow(
-            $this->id(),
-            $this->version,
-            $this->name,
-            $this->course?->id(),
-            $this->course?->name(),
-            $this->isTemplate,
-            $this->startsAt,
-            $this->lengthMs,
-            $this->problems,
-            $this->author->id(),
-            $this->author->name(),
-            $this->editor->id(),
-            $this->editor->name(),
-            $this->updatedAt,
-            $this->archivedAt,
+            id: $this->id(),
+            version: $this->version,
+            name: $this->name,
+            course: $this->course?->id(),
+            courseName: $this->course?->name(),
+            isTemplate: $this->isTemplate,
+            startsAt: $this->startsAt,
+            lengthMs: $this->lengthMs,
+            problems: $this->problems,
+            author: $this->author->id(),
+            authorName: $this->author->name(),
+            editor: $this->editor->id(),
+            editorName: $this->editor->name(),
+            updatedAt: $this->updatedAt,
+            archivedAt: $this->archivedAt,
         );
     }
 }

@@ -79,13 +79,13 @@ class PlanVersion implements \JsonSerializable
         $startsAt = $this->content['starts_at'];
 
         return new PlanDraft(
-            $this->content['name'],
-            $course,
-            1 === $this->content['is_template'],
-            null === $startsAt ? null : new \DateTimeImmutable($startsAt, new \DateTimeZone('UTC')),
-            $this->content['length_ms'],
-            $this->content['problems'],
-            $content,
+            name: $this->content['name'],
+            course: $course,
+            isTemplate: 1 === $this->content['is_template'],
+            startsAt: null === $startsAt ? null : new \DateTimeImmutable($startsAt, new \DateTimeZone('UTC')),
+            lengthMs: $this->content['length_ms'],
+            problems: $this->content['problems'],
+            content: $content,
         );
     }
 

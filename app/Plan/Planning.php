@@ -193,13 +193,13 @@ final readonly class Planning
         $reading = $this->check->reader()->read($request->content);
 
         return new PlanDraft(
-            trim($request->name),
-            $course,
-            $request->isTemplate,
-            $startsAt,
-            1000 * PlanReader::seconds($reading->plan),
-            \count($reading->problems),
-            $request->content,
+            name: trim($request->name),
+            course: $course,
+            isTemplate: $request->isTemplate,
+            startsAt: $startsAt,
+            lengthMs: 1000 * PlanReader::seconds($reading->plan),
+            problems: \count($reading->problems),
+            content: $request->content,
         );
     }
 

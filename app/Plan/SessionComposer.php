@@ -52,19 +52,19 @@ final readonly class SessionComposer
         $rules = $this->rules->named($content->rules);
         $reader = $this->check->reader();
         $wishes = new Wishes(
-            $course->name(),
-            $request->minutes ?? $content->minutes,
-            $aim,
-            $request->seed,
-            $rules,
-            $content->group,
-            $content->medium,
-            $content->levels,
-            $numbering->id,
-            $step['seconds'],
-            $step['rest'],
-            $this->candidates->known($course->id(), $past, $reader),
-            $request->locked ?? [],
+            course: $course->name(),
+            minutes: $request->minutes ?? $content->minutes,
+            aim: $aim,
+            seed: $request->seed,
+            rules: $rules,
+            group: $content->group,
+            medium: $content->medium,
+            levels: $content->levels,
+            numbering: $numbering->id,
+            work: $step['seconds'],
+            rest: $step['rest'],
+            known: $this->candidates->known($course->id(), $past, $reader),
+            locked: $request->locked ?? [],
         );
 
         return Composer::compose(

@@ -281,17 +281,17 @@ final readonly class SessionSheet
             }
             $seconds = PlanReader::seconds(
                 new SessionPlan(
-                    '',
-                    null,
-                    $session->rules,
-                    $session->group,
-                    $session->medium,
-                    $session->level,
-                    $session->tempo,
-                    $session->seed,
-                    $session->numbering,
-                    $session->tracks,
-                    [$block],
+                    name: '',
+                    minutes: null,
+                    rules: $session->rules,
+                    group: $session->group,
+                    medium: $session->medium,
+                    level: $session->level,
+                    tempo: $session->tempo,
+                    seed: $session->seed,
+                    numbering: $session->numbering,
+                    tracks: $session->tracks,
+                    blocks: [$block],
                 ),
             );
             $lines[] = [true, $block->name.', '.PlanReader::time($seconds)];

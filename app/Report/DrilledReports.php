@@ -36,8 +36,8 @@ final readonly class DrilledReports
         $briefs = $this->briefs->read(array_column($found->rows, 'combination'), $numbering);
 
         return new DrilledReport(
-            $filter->period,
-            array_map(
+            period: $filter->period,
+            rows: array_map(
                 static fn (CombinationTotal $row): DrilledCombination => new DrilledCombination(
                     $briefs[$row->combination],
                     $row->last,

@@ -139,18 +139,18 @@ class Run implements ShownSession
     public function view(): RunView
     {
         return new RunView(
-            $this->id(),
-            $this->plan?->id(),
-            $this->name,
-            $this->state,
-            $this->revision,
-            $this->programme,
-            $this->lengthMs,
-            $this->followKey,
-            $this->starter->id(),
-            $this->starter->name(),
-            $this->startedMs,
-            $this->endedMs,
+            id: $this->id(),
+            plan: $this->plan?->id(),
+            name: $this->name,
+            state: $this->state,
+            revision: $this->revision,
+            programme: $this->programme,
+            lengthMs: $this->lengthMs,
+            followKey: $this->followKey,
+            starter: $this->starter->id(),
+            starterName: $this->starter->name(),
+            startedMs: $this->startedMs,
+            endedMs: $this->endedMs,
         );
     }
 }

@@ -112,14 +112,14 @@ final readonly class RunControl
             $state,
         ): Run {
             $run = new Run(
-                $request->id,
-                $plan,
-                $plan?->name() ?? t('Round timer'),
-                $content,
-                $state,
-                $programme->lengthMs,
-                $this->accounts->managed($user),
-                $now,
+                startKey: $request->id,
+                plan: $plan,
+                name: $plan?->name() ?? t('Round timer'),
+                content: $content,
+                state: $state,
+                lengthMs: $programme->lengthMs,
+                starter: $this->accounts->managed($user),
+                startedMs: $now,
             );
             $this->entities->persist($run);
             $this->entities->flush();
@@ -249,17 +249,17 @@ final readonly class RunControl
         }
         $run->update($state);
         $this->entities->persist(new GivenCommand(
-            $run,
-            $run->revision(),
-            $request->id,
-            $request->kind,
-            $target,
-            $amendment,
-            $now,
-            $before->position($now),
-            $state->position($now),
-            $by instanceof User ? $this->accounts->managed($by) : null,
-            $by instanceof Wall ? $by : null,
+            run: $run,
+            revision: $run->revision(),
+            key: $request->id,
+            kind: $request->kind,
+            target: $target,
+            amendment: $amendment,
+            givenMs: $now,
+            leftMs: $before->position($now),
+            cameMs: $state->position($now),
+            user: $by instanceof User ? $this->accounts->managed($by) : null,
+            wall: $by instanceof Wall ? $by : null,
         ));
 
         return null === $programme ? [] : WallSerializer::spoken($programme);

@@ -37,18 +37,18 @@ final readonly class StoredAmendment
         $place = $amendment->place;
 
         return new self(
-            $amendment->kind,
-            $place->block,
-            $place->round,
-            $place->repeat,
-            $place->set,
-            $amendment->at,
-            $amendment->seconds,
-            $amendment->track,
-            $amendment->combination,
-            $amendment->with?->text,
-            $amendment->with?->name,
-            $amendment->with?->id,
+            kind: $amendment->kind,
+            block: $place->block,
+            round: $place->round,
+            repeat: $place->repeat,
+            set: $place->set,
+            at: $amendment->at,
+            seconds: $amendment->seconds,
+            track: $amendment->track,
+            combination: $amendment->combination,
+            chain: $amendment->with?->text,
+            name: $amendment->with?->name,
+            id: $amendment->with?->id,
         );
     }
 

@@ -76,13 +76,13 @@ final readonly class SearchRequest
     public function among(array $ids): self
     {
         return new self(
-            $this->q,
-            $this->weapon,
-            $this->verdict,
-            $this->rules,
-            $this->level,
-            implode(',', $ids),
-            $this->archived,
+            q: $this->q,
+            weapon: $this->weapon,
+            verdict: $this->verdict,
+            rules: $this->rules,
+            level: $this->level,
+            ids: implode(',', $ids),
+            archived: $this->archived,
         );
     }
 
@@ -90,13 +90,13 @@ final readonly class SearchRequest
     public function without(string $filter): self
     {
         return new self(
-            $this->q,
-            'weapon' === $filter ? '' : $this->weapon,
-            'verdict' === $filter ? '' : $this->verdict,
-            'rules' === $filter ? '' : $this->rules,
-            'level' === $filter ? '' : $this->level,
-            $this->ids,
-            $this->archived,
+            q: $this->q,
+            weapon: 'weapon' === $filter ? '' : $this->weapon,
+            verdict: 'verdict' === $filter ? '' : $this->verdict,
+            rules: 'rules' === $filter ? '' : $this->rules,
+            level: 'level' === $filter ? '' : $this->level,
+            ids: $this->ids,
+            archived: $this->archived,
         );
     }
 }

@@ -31,7 +31,15 @@ final readonly class FeetDrawer
     public function draw(int $y): DrawnFeet
     {
         $pairs = [
-            new DrawnPair(0, self::CLEAR_AT_START, 0.0, 0.0, 0.0, false, $this->soles($this->chain->stance, false)),
+            new DrawnPair(
+                ms: 0,
+                clear: self::CLEAR_AT_START,
+                dx: 0.0,
+                dy: 0.0,
+                turn: 0.0,
+                isBefore: false,
+                soles: $this->soles($this->chain->stance, false),
+            ),
         ];
         foreach ($this->chain->chain->items as $index => $item) {
             if ($item->changesStance() || Feet::Stay !== $this->feet($item)) {

@@ -54,13 +54,13 @@ final readonly class HouseRules implements \JsonSerializable
     public static function of(array $row): self
     {
         return new self(
-            $row['id'],
-            $row['name'],
-            array_map(Limb::from(...), $row['allows']),
-            Schools::of($row['schools']),
-            array_map(Severity::from(...), $row['severities']),
-            $row['thresholds'],
-            new Calibration($row['calibration'] ?? []),
+            id: $row['id'],
+            name: $row['name'],
+            allows: array_map(Limb::from(...), $row['allows']),
+            schools: Schools::of($row['schools']),
+            severities: array_map(Severity::from(...), $row['severities']),
+            thresholds: $row['thresholds'],
+            calibration: new Calibration($row['calibration'] ?? []),
         );
     }
 
@@ -82,13 +82,13 @@ final readonly class HouseRules implements \JsonSerializable
     public function inSchools(Schools $schools): self
     {
         return new self(
-            $this->id,
-            $this->name,
-            $this->allows,
-            $schools,
-            $this->severities,
-            $this->thresholds,
-            $this->calibration,
+            id: $this->id,
+            name: $this->name,
+            allows: $this->allows,
+            schools: $schools,
+            severities: $this->severities,
+            thresholds: $this->thresholds,
+            calibration: $this->calibration,
         );
     }
 
@@ -102,13 +102,13 @@ final readonly class HouseRules implements \JsonSerializable
     public function calibrated(array $own): self
     {
         return new self(
-            $this->id,
-            $this->name,
-            $this->allows,
-            $this->schools,
-            $this->severities,
-            $this->thresholds,
-            new Calibration($own),
+            id: $this->id,
+            name: $this->name,
+            allows: $this->allows,
+            schools: $this->schools,
+            severities: $this->severities,
+            thresholds: $this->thresholds,
+            calibration: new Calibration($own),
         );
     }
 

@@ -60,13 +60,13 @@ final class ChainParser
         $this->diagnostics = new Diagnostics();
         $this->resolver = new StrikeResolver($catalogue, $vocabulary, $numbering, $this->diagnostics);
         $this->moveResolver = new MoveResolver(
-            $catalogue,
-            $vocabulary,
-            $strikes,
-            $moves,
-            $numbering,
-            $tokens,
-            $this->diagnostics,
+            catalogue: $catalogue,
+            vocabulary: $vocabulary,
+            strikes: $strikes,
+            moves: $moves,
+            numbering: $numbering,
+            tokens: $tokens,
+            diagnostics: $this->diagnostics,
         );
     }
 

@@ -78,13 +78,13 @@ final readonly class Reader
 
         $name = $this->name($text);
         $reading = (new ChainParser(
-            $this->catalogue,
-            $this->vocabulary,
-            $this->strikes,
-            $this->moves,
-            $numbering,
-            $stance,
-            new TokenStream(Lexer::tokens(mb_substr($text, $name), $name)),
+            catalogue: $this->catalogue,
+            vocabulary: $this->vocabulary,
+            strikes: $this->strikes,
+            moves: $this->moves,
+            numbering: $numbering,
+            stance: $stance,
+            tokens: new TokenStream(Lexer::tokens(mb_substr($text, $name), $name)),
         ))->reading();
 
         return 0 === $name

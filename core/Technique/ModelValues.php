@@ -75,16 +75,16 @@ final class ModelValues
         foreach ($data['values'] as $name => $row) {
             $words = strtolower((string) preg_replace('/(?<=[a-z])(?=[A-Z])/', ' ', $name));
             $values['body.'.$name] = new ModelValue(
-                'body.'.$name,
-                'body',
-                $words,
-                (float) $row['value'],
-                $row['unit'],
-                $row['meaning'],
-                $row['source'],
-                (float) $row['least'],
-                (float) $row['most'],
-                self::step($row['unit']),
+                key: 'body.'.$name,
+                of: 'body',
+                name: $words,
+                value: (float) $row['value'],
+                unit: $row['unit'],
+                meaning: $row['meaning'],
+                source: $row['source'],
+                least: (float) $row['least'],
+                most: (float) $row['most'],
+                step: self::step($row['unit']),
             );
         }
 
@@ -114,17 +114,17 @@ final class ModelValues
                 [$least, $most] = self::bounds($field, $value);
                 $key = $row['id'].'.'.$part;
                 $values[$key] = new ModelValue(
-                    $key,
-                    $row['id'],
-                    $name,
-                    $value,
-                    $unit,
-                    $meaning,
-                    $data['source'],
-                    $least,
-                    $most,
-                    self::step($unit),
-                    $row['note'] ?? null,
+                    key: $key,
+                    of: $row['id'],
+                    name: $name,
+                    value: $value,
+                    unit: $unit,
+                    meaning: $meaning,
+                    source: $data['source'],
+                    least: $least,
+                    most: $most,
+                    step: self::step($unit),
+                    note: $row['note'] ?? null,
                 );
             }
         }

@@ -102,13 +102,13 @@ final class CombinationQueryTest extends ApiTestCase
             \PHP_INT_MAX,
         );
         $walking = new CombinationQuery(
-            $connection,
-            new CombinationTable($connection),
-            $criteria,
-            $lock,
-            new NullAdapter(),
-            3,
-            7,
+            connection: $connection,
+            table: new CombinationTable($connection),
+            criteria: $criteria,
+            lock: $lock,
+            foundCache: new NullAdapter(),
+            few: 3,
+            stretch: 7,
         );
         $list = static fn (int $page): SearchRequest => new SearchRequest(
             sort: $sort,

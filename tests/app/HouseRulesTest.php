@@ -248,17 +248,17 @@ final class HouseRulesTest extends ApiTestCase
         }
         $connection = self::service(Connection::class);
         $process = static fn (): RulePreviews => new RulePreviews(
-            self::service(EntityManagerInterface::class),
-            self::service(PreviewResults::class),
-            self::service(CombinationTable::class),
-            self::service(SearchIndex::class),
-            self::service(GymHouseRules::class),
-            self::service(Versions::class),
-            self::service(LibraryLock::class),
-            self::service(Accounts::class),
-            self::service(AuditLog::class),
-            new NativeClock(),
-            3,
+            entities: self::service(EntityManagerInterface::class),
+            results: self::service(PreviewResults::class),
+            table: self::service(CombinationTable::class),
+            search: self::service(SearchIndex::class),
+            rules: self::service(GymHouseRules::class),
+            versions: self::service(Versions::class),
+            lock: self::service(LibraryLock::class),
+            accounts: self::service(Accounts::class),
+            audit: self::service(AuditLog::class),
+            clock: new NativeClock(),
+            batch: 3,
         );
         $rules = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot));
         $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");

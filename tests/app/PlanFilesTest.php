@@ -84,7 +84,18 @@ final class PlanFilesTest extends ApiTestCase
         $cues = [$cue(0, "one\n\n \ntwo --> 3"), $cue(1000, "\n\n")];
         $blocks = explode(
             "\n\n",
-            trim(Vtt::write(new SessionDocument('', 1, 8000, [], [], [], [], [], [], $cues), 'Session')),
+            trim(Vtt::write(new SessionDocument(
+                name: '',
+                seed: 1,
+                lengthMs: 8000,
+                tracks: [],
+                load: [],
+                warnings: [],
+                problems: [],
+                shared: [],
+                segments: [],
+                cues: $cues,
+            ), 'Session')),
         );
 
         self::assertCount(3, $blocks, 'the head and two cues');

@@ -113,13 +113,13 @@ final class SignInTest extends ApiTestCase
             ->method('hashPassword')
             ->with(self::isInstanceOf(User::class), 'as long as it takes');
         $answers = new SignInAnswers(
-            self::service(SessionView::class),
-            self::service(Accounts::class),
-            self::service(EntityManagerInterface::class),
-            $hasher,
-            self::service(AuditLog::class),
-            self::service(SignInLimiter::class),
-            new MockClock(),
+            view: self::service(SessionView::class),
+            accounts: self::service(Accounts::class),
+            entities: self::service(EntityManagerInterface::class),
+            hasher: $hasher,
+            audit: self::service(AuditLog::class),
+            limiter: self::service(SignInLimiter::class),
+            clock: new MockClock(),
         );
         $request = Request::create('/api/session', 'POST', content: '{"password":"as long as it takes"}');
         $request->attributes->set(SecurityRequestAttributes::LAST_USERNAME, $email);

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Architecture;
 
+use PhpParser\Node\Arg;
+use PhpParser\Node\Expr\New_;
+use PhpParser\NodeFinder;
+use PhpParser\ParserFactory;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -165,6 +169,31 @@ final class ArchitectureTest extends TestCase
         }
 
         self::assertSame([], $wide);
+    }
+
+    /** Nobody remembers what the seventh argument is: from there on each is named. */
+    #[TestWith(['core'])]
+    #[TestWith(['app'])]
+    #[TestWith(['tests'])]
+    public function testWhatIsMadeWithMoreThanSixArgumentsNamesThem(string $root): void
+    {
+        $parser = (new ParserFactory())->createForHostVersion();
+        $unnamed = [];
+        foreach (self::files($root) as $file => $code) {
+            /** @var list<New_> $created */
+            $created = (new NodeFinder())->findInstanceOf($parser->parse($code) ?? [], New_::class);
+            foreach ($created as $new) {
+                $positional = array_filter(
+                    $new->getArgs(),
+                    static fn (Arg $argument): bool => null === $argument->name && !$argument->unpack,
+                );
+                if (\count($new->getArgs()) > 6 && [] !== $positional) {
+                    $unnamed[] = \sprintf('%s/%s:%d', $root, $file, $new->getStartLine());
+                }
+            }
+        }
+
+        self::assertSame([], $unnamed);
     }
 
     public function testTheStoreKnowsNoHttp(): void

@@ -153,15 +153,15 @@ final readonly class GenerationCriteria
         ?bool $switches = null,
     ): self {
         return new self(
-            $this->options,
-            $length ?? $this->length,
-            null === $weapons || [] === $weapons ? $this->weapons : $weapons,
-            false === $level ? $this->level : $level,
-            false === $theme ? $this->theme : $theme,
-            $switches ?? $this->switches,
-            $clean ?? $this->clean,
-            $this->seed,
-            $this->count,
+            options: $this->options,
+            length: $length ?? $this->length,
+            weapons: null === $weapons || [] === $weapons ? $this->weapons : $weapons,
+            level: false === $level ? $this->level : $level,
+            theme: false === $theme ? $this->theme : $theme,
+            switches: $switches ?? $this->switches,
+            clean: $clean ?? $this->clean,
+            seed: $this->seed,
+            count: $this->count,
         );
     }
 }

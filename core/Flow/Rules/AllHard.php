@@ -21,12 +21,14 @@ final readonly class AllHard implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'all-hard',
-            t('Nothing accelerates'),
-            t('The last strike is the hard one; those before it are quick and keep the opponent busy. If everything is '
-                .'hard, nothing is.'),
-            new RuleExample('1! 2! 3!'),
-            new RuleExample('1~ 2 3!'),
+            id: 'all-hard',
+            title: t('Nothing accelerates'),
+            reason: t(
+                'The last strike is the hard one; those before it are quick and keep the opponent busy. If everything '
+                .'is hard, nothing is.',
+            ),
+            shows: new RuleExample('1! 2! 3!'),
+            doesNotShow: new RuleExample('1~ 2 3!'),
             order: 140,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
         );

@@ -20,12 +20,14 @@ final readonly class BagWrist implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'bag-wrist',
-            t('Wrist on the bag'),
-            t('An uppercut on a hanging bag can roll the wrist. Wrap it, throw it short, and ask the coach or a '
-                .'physician when it hurts.'),
-            new RuleExample('1 6', Medium::Bag),
-            new RuleExample('1 6', Medium::Pads),
+            id: 'bag-wrist',
+            title: t('Wrist on the bag'),
+            reason: t(
+                'An uppercut on a hanging bag can roll the wrist. Wrap it, throw it short, and ask the coach or a '
+                .'physician when it hurts.',
+            ),
+            shows: new RuleExample('1 6', Medium::Bag),
+            doesNotShow: new RuleExample('1 6', Medium::Pads),
             order: 170,
             severities: [
                 'boxing' => Severity::Should,

@@ -20,12 +20,14 @@ final readonly class ColdOpen implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'cold-open',
-            t('Opens with power'),
-            t('A chain that opens with a power punch shows it from outside. A jab, a feint, a push kick or a move '
-                .'finds the range first.'),
-            new RuleExample('3 2'),
-            new RuleExample('1 3 2'),
+            id: 'cold-open',
+            title: t('Opens with power'),
+            reason: t(
+                'A chain that opens with a power punch shows it from outside. A jab, a feint, a push kick or a move '
+                .'finds the range first.',
+            ),
+            shows: new RuleExample('3 2'),
+            doesNotShow: new RuleExample('1 3 2'),
             order: 120,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
         );

@@ -20,12 +20,14 @@ final readonly class HandAndKick implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'hand-and-kick',
-            t('Hand and kick'),
-            t('One school lands the hand first and kicks while the guard is on it; the other lands both at one moment, '
-                .'so that there is no time for the second. It holds only where the gym has chosen one.'),
-            new RuleExample('1 14h', schools: new Schools(handTiming: HandTiming::Together)),
-            new RuleExample('1 +14h', schools: new Schools(handTiming: HandTiming::Together)),
+            id: 'hand-and-kick',
+            title: t('Hand and kick'),
+            reason: t(
+                'One school lands the hand first and kicks while the guard is on it; the other lands both at one '
+                .'moment, so that there is no time for the second. It holds only where the gym has chosen one.',
+            ),
+            shows: new RuleExample('1 14h', schools: new Schools(handTiming: HandTiming::Together)),
+            doesNotShow: new RuleExample('1 +14h', schools: new Schools(handTiming: HandTiming::Together)),
             order: 70,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
         );

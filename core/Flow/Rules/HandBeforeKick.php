@@ -20,13 +20,15 @@ final readonly class HandBeforeKick implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'hand-before-kick',
-            t('Hand before a kick'),
-            t('One school sends the hand of the same side before the kick, so that the guard looks there; the other '
+            id: 'hand-before-kick',
+            title: t('Hand before a kick'),
+            reason: t(
+                'One school sends the hand of the same side before the kick, so that the guard looks there; the other '
                 .'sends the hand of the opposite side, whose turn loads the kick. It holds only where the gym has '
-                .'chosen one.'),
-            new RuleExample('1 2 14', schools: new Schools(handSide: HandSide::Opposite)),
-            new RuleExample('1 2 3 14', schools: new Schools(handSide: HandSide::Opposite)),
+                .'chosen one.',
+            ),
+            shows: new RuleExample('1 2 14', schools: new Schools(handSide: HandSide::Opposite)),
+            doesNotShow: new RuleExample('1 2 3 14', schools: new Schools(handSide: HandSide::Opposite)),
             order: 60,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
         );

@@ -24,14 +24,16 @@ final readonly class KickOnLine implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'kick-on-line',
-            t('Round kick from the line'),
-            t('Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch '
+            id: 'kick-on-line',
+            title: t('Round kick from the line'),
+            reason: t(
+                'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch '
                 .'kick changes the feet and a joined kick lands behind the hand, so both are exempt. A post or a '
                 .'push holds the counter off, a pull or a step back lets it fall short, and three hands before it '
-                .'keep the opponent busy.'),
-            new RuleExample('1 14l'),
-            new RuleExample('1 step-out 14l'),
+                .'keep the opponent busy.',
+            ),
+            shows: new RuleExample('1 14l'),
+            doesNotShow: new RuleExample('1 step-out 14l'),
             order: 50,
             severities: ['boxing' => Severity::Off, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
         );

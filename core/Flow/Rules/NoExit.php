@@ -25,13 +25,15 @@ final readonly class NoExit implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'no-exit',
-            t('How the chain ends'),
-            t('After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer. It is '
+            id: 'no-exit',
+            title: t('How the chain ends'),
+            reason: t(
+                'After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer. It is '
                 .'worth saying of a long chain, with a partner of every chain, and on the bag of none. Other '
-                .'schools finish with a kick, or with a lead hand; the gym chooses.'),
-            new RuleExample('1 2 3b 2 3 2'),
-            new RuleExample('1 2 3b 2 3 2 exit'),
+                .'schools finish with a kick, or with a lead hand; the gym chooses.',
+            ),
+            shows: new RuleExample('1 2 3b 2 3 2'),
+            doesNotShow: new RuleExample('1 2 3b 2 3 2 exit'),
             order: 130,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
             threshold: new RuleThreshold(6, 1, 20, t('strikes')),

@@ -20,14 +20,14 @@ final readonly class OneHeight implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'one-height',
-            t('All at one height'),
-            t(
+            id: 'one-height',
+            title: t('All at one height'),
+            reason: t(
                 'Work that stays at one height lets the guard stay there too. Change the level once and the guard '
                     .'opens.',
             ),
-            new RuleExample('1 2 3 4 3'),
-            new RuleExample('1 2 3b 4 3'),
+            shows: new RuleExample('1 2 3 4 3'),
+            doesNotShow: new RuleExample('1 2 3b 4 3'),
             order: 110,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
             threshold: new RuleThreshold(5, 2, 20, t('delivered strikes')),

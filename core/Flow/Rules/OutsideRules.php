@@ -18,12 +18,12 @@ final readonly class OutsideRules implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'outside-rules',
-            t('Outside the rules'),
-            t('The sport that these house rules are for does not let that limb land. Check the rulebook of the '
+            id: 'outside-rules',
+            title: t('Outside the rules'),
+            reason: t('The sport that these house rules are for does not let that limb land. Check the rulebook of the '
                 .'governing body.'),
-            new RuleExample('1 2 31'),
-            new RuleExample('1 2 14'),
+            shows: new RuleExample('1 2 31'),
+            doesNotShow: new RuleExample('1 2 14'),
             order: 160,
             severities: ['boxing' => Severity::Must, 'kickboxing' => Severity::Must, 'all-limbs' => Severity::Off],
         );

@@ -27,12 +27,14 @@ final readonly class Overcommitted implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'overcommitted',
-            t('Driven one way'),
-            t('Strikes that all drive the weight the same way carry the athlete over that foot. Something has to bring '
-                .'it back: a strike of the other side, a slip, a step.'),
-            new RuleExample('2 2 2'),
-            new RuleExample('2 3 2'),
+            id: 'overcommitted',
+            title: t('Driven one way'),
+            reason: t(
+                'Strikes that all drive the weight the same way carry the athlete over that foot. Something has to '
+                .'bring it back: a strike of the other side, a slip, a step.',
+            ),
+            shows: new RuleExample('2 2 2'),
+            doesNotShow: new RuleExample('2 3 2'),
             order: 25,
             severities: [
                 'boxing' => Severity::Should,

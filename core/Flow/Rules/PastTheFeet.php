@@ -18,15 +18,15 @@ final readonly class PastTheFeet implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'past-the-feet',
-            t('Over the feet'),
-            t(
+            id: 'past-the-feet',
+            title: t('Over the feet'),
+            reason: t(
                 'The weight has to stay over the feet that are down; past their edge the athlete falls and can '
                     .'neither strike nor exit. It is reported where a link waits as well: the tempo, or the chain, '
                     .'gives the weight no time.',
             ),
-            new RuleExample('13 shift 14', tempo: 0.8),
-            new RuleExample('13 shift 14'),
+            shows: new RuleExample('13 shift 14', tempo: 0.8),
+            doesNotShow: new RuleExample('13 shift 14'),
             order: 20,
             severities: [
                 'boxing' => Severity::Should,

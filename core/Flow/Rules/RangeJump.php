@@ -23,12 +23,14 @@ final readonly class RangeJump implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'range-jump',
-            t('Out of reach'),
-            t('Athletes drift one range by themselves. Two ranges cost a step, a push or a post, or the strike lands '
-                .'on air; three weigh a degree more.'),
-            new RuleExample('1 31'),
-            new RuleExample('1 step-in 31'),
+            id: 'range-jump',
+            title: t('Out of reach'),
+            reason: t(
+                'Athletes drift one range by themselves. Two ranges cost a step, a push or a post, or the strike lands '
+                .'on air; three weigh a degree more.',
+            ),
+            shows: new RuleExample('1 31'),
+            doesNotShow: new RuleExample('1 step-in 31'),
             order: 10,
             severities: [
                 'boxing' => Severity::Should,

@@ -24,16 +24,16 @@ final readonly class SameSideRun implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'same-side-run',
-            t('Same side three times'),
-            t(
+            id: 'same-side-run',
+            title: t('Same side three times'),
+            reason: t(
                 'After three strikes in a row from one side the hips cannot turn further, and that side has no '
                     .'guard. Jabs of that side, feints and push kicks do not count, and a jab of the other side '
                     .'ends the '.
                     'run.',
             ),
-            new RuleExample('3b 3 5'),
-            new RuleExample('3b 2 5'),
+            shows: new RuleExample('3b 3 5'),
+            doesNotShow: new RuleExample('3b 2 5'),
             order: 100,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
             threshold: new RuleThreshold(3, 2, 10, t('strikes in a row')),

@@ -19,12 +19,14 @@ final readonly class SpinUnsecured implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'spin-unsecured',
-            t('Spin with nothing held'),
-            t('A spinning strike turns the back. A post, a clinch or a push directly before it holds the opponent '
-                .'where the strike will land. Mind the space around the athlete.'),
-            new RuleExample('1 2 38'),
-            new RuleExample('1 2 post 38'),
+            id: 'spin-unsecured',
+            title: t('Spin with nothing held'),
+            reason: t(
+                'A spinning strike turns the back. A post, a clinch or a push directly before it holds the opponent '
+                .'where the strike will land. Mind the space around the athlete.',
+            ),
+            shows: new RuleExample('1 2 38'),
+            doesNotShow: new RuleExample('1 2 post 38'),
             order: 80,
             severities: ['boxing' => Severity::Off, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
         );

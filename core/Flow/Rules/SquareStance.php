@@ -22,14 +22,14 @@ final readonly class SquareStance implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'square-stance',
-            t('Strike from crossed feet'),
-            t(
+            id: 'square-stance',
+            title: t('Strike from crossed feet'),
+            reason: t(
                 'Feet side by side or crossed have no base to drive from, and a push from the front topples the '
                     .'athlete.',
             ),
-            new RuleExample('1 step-across 2'),
-            new RuleExample('1 step-out 2'),
+            shows: new RuleExample('1 step-across 2'),
+            doesNotShow: new RuleExample('1 step-out 2'),
             order: 30,
             severities: [
                 'boxing' => Severity::Should,

@@ -25,12 +25,14 @@ final readonly class StaticHead implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'static-head',
-            t('Head never moves'),
-            t('A head that stays on its line through a long chain is found by the answer. Slip, roll, pivot or step '
-                .'inside the chain; kicks, overhands and punches to the body move it as well.'),
-            new RuleExample('1 2 3 4 3 2'),
-            new RuleExample('1 2 3 roll-rear 4 3 2'),
+            id: 'static-head',
+            title: t('Head never moves'),
+            reason: t(
+                'A head that stays on its line through a long chain is found by the answer. Slip, roll, pivot or step '
+                .'inside the chain; kicks, overhands and punches to the body move it as well.',
+            ),
+            shows: new RuleExample('1 2 3 4 3 2'),
+            doesNotShow: new RuleExample('1 2 3 roll-rear 4 3 2'),
             order: 90,
             severities: [
                 'boxing' => Severity::Should,

@@ -19,12 +19,14 @@ final readonly class TempoLimit implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'tempo-limit',
-            t('Faster than the body'),
-            t('Calls can come faster than weight and hips come back: those take their own time at any tempo. Slow the '
-                .'call or mend the chain.'),
-            new RuleExample('1 2 2 2', tempo: 0.8),
-            new RuleExample('1 2 3 2', tempo: 0.8),
+            id: 'tempo-limit',
+            title: t('Faster than the body'),
+            reason: t(
+                'Calls can come faster than weight and hips come back: those take their own time at any tempo. Slow '
+                .'the call or mend the chain.',
+            ),
+            shows: new RuleExample('1 2 2 2', tempo: 0.8),
+            doesNotShow: new RuleExample('1 2 3 2', tempo: 0.8),
             order: 150,
             severities: [
                 'boxing' => Severity::Should,

@@ -24,12 +24,14 @@ final readonly class UnannouncedKick implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'unannounced-kick',
-            t('Kick with nothing before it'),
-            t('A kick, a knee or a spinning kick thrown cold meets the rear straight. A punch, a feint, a push or a '
-                .'post occupies the opponent first.'),
-            new RuleExample('14l'),
-            new RuleExample('1 14l'),
+            id: 'unannounced-kick',
+            title: t('Kick with nothing before it'),
+            reason: t(
+                'A kick, a knee or a spinning kick thrown cold meets the rear straight. A punch, a feint, a push or a '
+                .'post occupies the opponent first.',
+            ),
+            shows: new RuleExample('14l'),
+            doesNotShow: new RuleExample('1 14l'),
             order: 40,
             severities: ['boxing' => Severity::Off, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
         );

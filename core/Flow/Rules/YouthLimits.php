@@ -21,12 +21,14 @@ final readonly class YouthLimits implements Rule
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
-            'youth-limits',
-            t('Not for this group'),
-            t('Elbows, and knees and kicks to the head, are not for youth or beginners unless the governing body and '
-                .'the gym allow it.'),
-            new RuleExample('1 2 14h', group: Group::Youth),
-            new RuleExample('1 2 14l', group: Group::Youth),
+            id: 'youth-limits',
+            title: t('Not for this group'),
+            reason: t(
+                'Elbows, and knees and kicks to the head, are not for youth or beginners unless the governing body and '
+                .'the gym allow it.',
+            ),
+            shows: new RuleExample('1 2 14h', group: Group::Youth),
+            doesNotShow: new RuleExample('1 2 14l', group: Group::Youth),
             order: 180,
             severities: ['boxing' => Severity::Must, 'kickboxing' => Severity::Must, 'all-limbs' => Severity::Must],
         );

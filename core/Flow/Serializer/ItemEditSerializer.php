@@ -44,13 +44,13 @@ final readonly class ItemEditSerializer
                     $result = $this->check->run(new ChainInStance($after, $read->text->stance), $options);
 
                     return new ItemEditDocument(
-                        $edit->kind,
-                        $edit->name,
-                        $edit->target?->word(),
-                        $edited->with($edit->edits),
-                        $edit->at,
-                        $result->verdict,
-                        (int) round($result->timing->length()),
+                        kind: $edit->kind,
+                        name: $edit->name,
+                        target: $edit->target?->word(),
+                        text: $edited->with($edit->edits),
+                        at: $edit->at,
+                        verdict: $result->verdict,
+                        lengthMs: (int) round($result->timing->length()),
                     );
                 },
                 $this->edits->list($chain, $index),

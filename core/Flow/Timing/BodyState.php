@@ -188,13 +188,13 @@ final class BodyState
     public function moment(): Moment
     {
         return new Moment(
-            $this->start,
-            $this->impact,
-            $this->end,
-            $this->loadFrom,
-            $this->leftLoad,
-            $this->leftTurn,
-            $this->range,
+            start: $this->start,
+            impact: $this->impact,
+            end: $this->end,
+            loadFrom: $this->loadFrom,
+            load: $this->leftLoad,
+            turn: $this->leftTurn,
+            range: $this->range,
         );
     }
 }

@@ -35,13 +35,13 @@ final readonly class Moment
     public function later(float $ms): self
     {
         return new self(
-            $this->start + $ms,
-            null === $this->impact ? null : $this->impact + $ms,
-            $this->end + $ms,
-            $this->loadFrom,
-            $this->load,
-            $this->turn,
-            $this->range,
+            start: $this->start + $ms,
+            impact: null === $this->impact ? null : $this->impact + $ms,
+            end: $this->end + $ms,
+            loadFrom: $this->loadFrom,
+            load: $this->load,
+            turn: $this->turn,
+            range: $this->range,
         );
     }
 }

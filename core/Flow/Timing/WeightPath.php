@@ -138,15 +138,15 @@ final class WeightPath
             return;
         }
         $this->phases[] = new Phase(
-            $index,
-            ($until - $this->until) / 1000,
-            $load,
-            $standsOn,
-            $comesDown,
-            $underBody,
-            $holding,
-            $step,
-            $reach,
+            at: $index,
+            seconds: ($until - $this->until) / 1000,
+            load: $load,
+            standsOn: $standsOn,
+            comesDown: $comesDown,
+            underBody: $underBody,
+            holding: $holding,
+            step: $step,
+            reach: $reach,
         );
         $this->until = $until;
     }

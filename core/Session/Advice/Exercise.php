@@ -39,14 +39,14 @@ final readonly class Exercise
     public static function of(array $row): self
     {
         return new self(
-            $row['id'],
-            $row['name'],
-            $row['for'],
-            $row['does'],
-            $row['seconds'],
-            $row['count'] ?? null,
-            $row['easier'],
-            $row['caution'],
+            id: $row['id'],
+            name: $row['name'],
+            for: $row['for'],
+            does: $row['does'],
+            seconds: $row['seconds'],
+            count: $row['count'] ?? null,
+            easier: $row['easier'],
+            caution: $row['caution'],
         );
     }
 }

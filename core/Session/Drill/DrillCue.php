@@ -40,16 +40,16 @@ final readonly class DrillCue
     public function announced(int $atMs = 0): self
     {
         return new self(
-            $atMs,
-            CueKind::Next,
-            'Next: '.$this->text,
-            $this->chain,
-            $this->stance,
-            [],
-            $this->lengthMs,
-            $this->before,
-            $this->after,
-            $this->short,
+            atMs: $atMs,
+            kind: CueKind::Next,
+            text: 'Next: '.$this->text,
+            chain: $this->chain,
+            stance: $this->stance,
+            marked: [],
+            lengthMs: $this->lengthMs,
+            before: $this->before,
+            after: $this->after,
+            short: $this->short,
         );
     }
 }

@@ -129,16 +129,16 @@ final readonly class DrillRun
         ?string $short = null,
     ): DrillCue {
         return new DrillCue(
-            $atMs,
-            $kind,
-            $text ?? $this->write($chain),
-            $chain,
-            $stance ?? $this->stance,
-            $marked,
-            $this->length($chain),
-            $before,
-            $after,
-            $short,
+            atMs: $atMs,
+            kind: $kind,
+            text: $text ?? $this->write($chain),
+            chain: $chain,
+            stance: $stance ?? $this->stance,
+            marked: $marked,
+            lengthMs: $this->length($chain),
+            before: $before,
+            after: $after,
+            short: $short,
         );
     }
 

@@ -29,13 +29,29 @@ final readonly class Parameter
 
     public static function whole(string $name, string $title, int $usual, int $least, int $most, string $unit): self
     {
-        return new self($name, $title, ParameterKind::Whole, $usual, $least, $most, $unit);
+        return new self(
+            name: $name,
+            title: $title,
+            kind: ParameterKind::Whole,
+            usual: $usual,
+            least: $least,
+            most: $most,
+            unit: $unit,
+        );
     }
 
     /** @param list<int> $usual */
     public static function wholes(string $name, string $title, array $usual, int $least, int $most, string $unit): self
     {
-        return new self($name, $title, ParameterKind::Wholes, $usual, $least, $most, $unit);
+        return new self(
+            name: $name,
+            title: $title,
+            kind: ParameterKind::Wholes,
+            usual: $usual,
+            least: $least,
+            most: $most,
+            unit: $unit,
+        );
     }
 
     /** @param array<string, string> $choices */

@@ -48,6 +48,14 @@ final readonly class Portion
         ?Side $side = null,
         array $weapons = [Limb::Hand],
     ): self {
-        return new self($ms, $stance, null, null, $strikes, $side, $weapons);
+        return new self(
+            ms: $ms,
+            stance: $stance,
+            chain: null,
+            repetitions: null,
+            strikes: $strikes,
+            side: $side,
+            weapons: $weapons,
+        );
     }
 }

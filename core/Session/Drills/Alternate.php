@@ -21,12 +21,12 @@ final readonly class Alternate implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'alternate',
-            t('Alternate'),
-            t('The same combination in each stance in turn, with one switch between.'),
-            [1, 1],
-            [Parameter::whole('times', t('Times in each stance'), 1, 1, 20, 'times')],
-            [
+            id: 'alternate',
+            title: t('Alternate'),
+            about: t('The same combination in each stance in turn, with one switch between.'),
+            combinations: [1, 1],
+            parameters: [Parameter::whole('times', t('Times in each stance'), 1, 1, 20, 'times')],
+            examples: [
                 new DrillExample(
                     ['1 2'],
                     ['times' => 5],
@@ -41,7 +41,7 @@ final readonly class Alternate implements Drill
                 ),
                 new DrillExample(['1'], ['times' => 20], 60, [[0, 'show', '1'], [0, 'stance', t('own stance')]], 2),
             ],
-            100,
+            order: 100,
         );
     }
 

@@ -23,18 +23,18 @@ final readonly class BalanceDrill implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'balance',
-            'BalanceDrill',
-            t(
+            id: 'balance',
+            title: 'BalanceDrill',
+            about: t(
                 'One technique repeated on one leg, with the other foot off the floor until the side changes; each '
                     .'side twice.',
             ),
-            [1, 1],
-            [
+            combinations: [1, 1],
+            parameters: [
                 Parameter::whole('seconds', 'A side', 30, 10, 120, 'seconds'),
                 Parameter::whole('times', t('Times each side'), 2, 1, 6, 'times'),
             ],
-            [
+            examples: [
                 new DrillExample(
                     ['13'],
                     [],
@@ -55,7 +55,7 @@ final readonly class BalanceDrill implements Drill
                     2,
                 ),
             ],
-            150,
+            order: 150,
         );
     }
 

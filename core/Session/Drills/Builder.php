@@ -26,11 +26,11 @@ final readonly class Builder implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'builder',
-            t('Builder'),
-            t('Each minute or round adds one or two items to the same chain; new items are marked.'),
-            [1, 5],
-            [
+            id: 'builder',
+            title: t('Builder'),
+            about: t('Each minute or round adds one or two items to the same chain; new items are marked.'),
+            combinations: [1, 5],
+            parameters: [
                 Parameter::choice('by', t('Grows'), 'work', [
                     'work' => t('within the round'),
                     'round' => t('from round to round'),
@@ -38,7 +38,7 @@ final readonly class Builder implements Drill
                 Parameter::whole('seconds', t('A step (0: shared equally)'), 0, 0, 600, 'seconds'),
                 Parameter::whole('add', t('Strikes a step'), 1, 1, 2, 'strikes'),
             ],
-            [
+            examples: [
                 new DrillExample(
                     ['1 2 3 2'],
                     ['add' => 2, 'seconds' => 30],
@@ -54,7 +54,7 @@ final readonly class Builder implements Drill
                     3,
                 ),
             ],
-            40,
+            order: 40,
         );
     }
 

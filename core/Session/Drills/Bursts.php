@@ -21,11 +21,13 @@ final readonly class Bursts implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'bursts',
-            t('Bursts'),
-            t('All out and easy in turn; or sets of straight strikes and a breath; or all out in the last seconds.'),
-            [0, 1],
-            [
+            id: 'bursts',
+            title: t('Bursts'),
+            about: t(
+                'All out and easy in turn; or sets of straight strikes and a breath; or all out in the last seconds.',
+            ),
+            combinations: [0, 1],
+            parameters: [
                 Parameter::choice('kind', t('Kind'), 'on-off', [
                     'on-off' => t('on and off in turn'),
                     'straights' => t('sets of straight strikes and a breath'),
@@ -35,7 +37,7 @@ final readonly class Bursts implements Drill
                 Parameter::whole('off', t('Off'), 10, 0, 120, 'seconds'),
                 Parameter::whole('count', t('Strikes a set'), 10, 2, 50, 'strikes'),
             ],
-            [
+            examples: [
                 new DrillExample(
                     [],
                     [],
@@ -51,7 +53,7 @@ final readonly class Bursts implements Drill
                     2,
                 ),
             ],
-            70,
+            order: 70,
         );
     }
 

@@ -25,19 +25,19 @@ final readonly class Calls implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'calls',
-            t('Calls'),
-            t(
+            id: 'calls',
+            title: t('Calls'),
+            about: t(
                 'Short chains, single strikes and moves are called at random times. The vocabulary may grow minute '
                     .'by minute.',
             ),
-            [1, 24],
-            [
+            combinations: [1, 24],
+            parameters: [
                 Parameter::whole('least', t('Shortest silence'), 2, 1, 60, 'seconds'),
                 Parameter::whole('most', t('Longest silence'), 5, 1, 60, 'seconds'),
                 Parameter::flag('grows', t('Grows by a chain a minute'), false),
             ],
-            [
+            examples: [
                 new DrillExample(
                     ['1', '1 2'],
                     ['least' => 10, 'most' => 10],
@@ -53,7 +53,7 @@ final readonly class Calls implements Drill
                     4,
                 ),
             ],
-            140,
+            order: 140,
         );
     }
 

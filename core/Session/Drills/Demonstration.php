@@ -18,12 +18,12 @@ final readonly class Demonstration implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'demonstration',
-            t('Demonstration'),
-            t('The coach shows it slowly; the line moves at learning tempo, in both stances.'),
-            [1, 1],
-            [],
-            [
+            id: 'demonstration',
+            title: t('Demonstration'),
+            about: t('The coach shows it slowly; the line moves at learning tempo, in both stances.'),
+            combinations: [1, 1],
+            parameters: [],
+            examples: [
                 new DrillExample(
                     ['1 2 3'],
                     [],
@@ -33,7 +33,7 @@ final readonly class Demonstration implements Drill
                 ),
                 new DrillExample(['14l'], [], 30, [[0, 'demonstration', '14l'], [15000, 'demonstration', '14l']], 2),
             ],
-            180,
+            order: 180,
             isWork: false,
         );
     }

@@ -20,19 +20,19 @@ final readonly class ExerciseDrill implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'exercise',
-            t('Exercise'),
-            t('Squats, skipping, mobility and the like, for a time or a count.'),
-            [0, 0],
-            [
+            id: 'exercise',
+            title: t('Exercise'),
+            about: t('Squats, skipping, mobility and the like, for a time or a count.'),
+            combinations: [0, 0],
+            parameters: [
                 Parameter::exercise('exercise', t('Exercise'), 'jogging'),
                 Parameter::whole('count', t('Repetitions (0: for the time)'), 0, 0, 200, 'repetitions'),
             ],
-            [
+            examples: [
                 new DrillExample([], [], 60, [[0, 'exercise', t('Jogging')]], 1),
                 new DrillExample([], ['exercise' => 'squats', 'count' => 20], 60, [[0, 'exercise', '20 squats']], 1),
             ],
-            170,
+            order: 170,
         );
     }
 

@@ -20,16 +20,16 @@ final readonly class Free implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'free',
-            t('Free'),
-            t('The athlete throws what they like.'),
-            [0, 0],
-            [Parameter::choices('weapons', t('Weapons'), ['hand'], WeaponChoices::ALL)],
-            [
+            id: 'free',
+            title: t('Free'),
+            about: t('The athlete throws what they like.'),
+            combinations: [0, 0],
+            parameters: [Parameter::choices('weapons', t('Weapons'), ['hand'], WeaponChoices::ALL)],
+            examples: [
                 new DrillExample([], [], 120, [[0, 'show', 'free: hand']], 1),
                 new DrillExample([], ['weapons' => ['hand', 'leg']], 60, [[0, 'show', 'free: hand, leg']], 1),
             ],
-            125,
+            order: 125,
         );
     }
 

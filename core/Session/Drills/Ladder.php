@@ -26,15 +26,15 @@ final readonly class Ladder implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'ladder',
-            t('Ladder'),
-            t(
+            id: 'ladder',
+            title: t('Ladder'),
+            about: t(
                 'The first strike, the first two, up to the whole, then again; on the clock or at the athlete’s '
                     .'own pace.',
             ),
-            [1, 1],
-            [Parameter::whole('rung', t('A rung (0: own pace)'), 0, 0, 300, 'seconds')],
-            [
+            combinations: [1, 1],
+            parameters: [Parameter::whole('rung', t('A rung (0: own pace)'), 0, 0, 300, 'seconds')],
+            examples: [
                 new DrillExample(['1 2 3'], [], 60, [[0, 'rung', '1'], [0, 'rung', '1 2'], [0, 'rung', '1 2 3']], 3),
                 new DrillExample(
                     ['1 2 slip-lead 3 exit'],
@@ -44,7 +44,7 @@ final readonly class Ladder implements Drill
                     3,
                 ),
             ],
-            30,
+            order: 30,
         );
     }
 

@@ -22,11 +22,11 @@ final readonly class OneSide implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'one-side',
-            t('One side'),
-            t('The left side only, or the right side only; or first one, then the other.'),
-            [0, 0],
-            [
+            id: 'one-side',
+            title: t('One side'),
+            about: t('The left side only, or the right side only; or first one, then the other.'),
+            combinations: [0, 0],
+            parameters: [
                 Parameter::choice('side', t('Side'), 'both', [
                     'left' => 'left',
                     'right' => 'right',
@@ -34,7 +34,7 @@ final readonly class OneSide implements Drill
                 ]),
                 Parameter::choices('weapons', t('Weapons'), ['hand'], WeaponChoices::ALL),
             ],
-            [
+            examples: [
                 new DrillExample([], ['side' => 'left'], 60, [[0, 'side', 'left side only: hand']], 1),
                 new DrillExample(
                     [],
@@ -44,7 +44,7 @@ final readonly class OneSide implements Drill
                     2,
                 ),
             ],
-            80,
+            order: 80,
         );
     }
 

@@ -21,16 +21,16 @@ final readonly class OtherStance implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'other-stance',
-            t('Other stance'),
-            t('The work is done in the other stance, with a combination or free.'),
-            [0, 1],
-            [],
-            [
+            id: 'other-stance',
+            title: t('Other stance'),
+            about: t('The work is done in the other stance, with a combination or free.'),
+            combinations: [0, 1],
+            parameters: [],
+            examples: [
                 new DrillExample(['1 2 3'], [], 120, [[0, 'stance', t('other stance')], [0, 'show', '1 2 3']], 2),
                 new DrillExample([], [], 60, [[0, 'stance', t('other stance')]], 1),
             ],
-            90,
+            order: 90,
         );
     }
 

@@ -22,15 +22,15 @@ final readonly class Pyramid implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'pyramid',
-            t('Pyramid'),
-            t('One strike, two, up to the top and down again; which strikes is the athlete’s choice.'),
-            [0, 0],
-            [
+            id: 'pyramid',
+            title: t('Pyramid'),
+            about: t('One strike, two, up to the top and down again; which strikes is the athlete’s choice.'),
+            combinations: [0, 0],
+            parameters: [
                 Parameter::whole('top', t('Top'), 5, 2, FreeStrikes::MAX_COUNT, 'strikes'),
                 Parameter::choices('weapons', t('Weapons'), ['hand'], WeaponChoices::ALL),
             ],
-            [
+            examples: [
                 new DrillExample(
                     [],
                     ['top' => 3],
@@ -52,7 +52,7 @@ final readonly class Pyramid implements Drill
                     9,
                 ),
             ],
-            50,
+            order: 50,
         );
     }
 

@@ -20,17 +20,17 @@ final readonly class Repeat implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'repeat',
-            t('Repeat'),
-            t('One combination all round.'),
-            [1, 1],
-            [
+            id: 'repeat',
+            title: t('Repeat'),
+            about: t('One combination all round.'),
+            combinations: [1, 1],
+            parameters: [
                 Parameter::choice('targets', t('Targets'), 'as-written', [
                     'as-written' => t('as written'),
                     'vary' => t('the athlete varies them'),
                 ]),
             ],
-            [
+            examples: [
                 new DrillExample(['1 2 3'], [], 180, [[0, 'show', '1 2 3']], 1),
                 new DrillExample(
                     ['1 2 3b'],
@@ -40,7 +40,7 @@ final readonly class Repeat implements Drill
                     1,
                 ),
             ],
-            10,
+            order: 10,
         );
     }
 

@@ -29,14 +29,14 @@ final readonly class ReturnFireDrill implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'return-fire',
-            t('Return fire'),
-            t(
+            id: 'return-fire',
+            title: t('Return fire'),
+            about: t(
                 'The opponent answers with the strike that ended the chain; the athlete defends and counters. The '
                     .'defence and the counter are computed.',
             ),
-            [1, 1],
-            [
+            combinations: [1, 1],
+            parameters: [
                 Parameter::whole('seconds', t('Each defence'), 30, 10, 180, 'seconds'),
                 Parameter::choices('counters', t('Counters with'), ['hand'], WeaponChoices::ALL),
                 Parameter::choice('opponent', t('Opponent'), 'same', [
@@ -44,7 +44,7 @@ final readonly class ReturnFireDrill implements Drill
                     'opposite' => t('in the opposite stance'),
                 ]),
             ],
-            [
+            examples: [
                 new DrillExample(
                     ['1 2'],
                     [],
@@ -72,7 +72,7 @@ final readonly class ReturnFireDrill implements Drill
                     4,
                 ),
             ],
-            130,
+            order: 130,
             withPartner: true,
         );
     }

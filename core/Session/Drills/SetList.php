@@ -24,11 +24,11 @@ final readonly class SetList implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'set-list',
-            t('Set list'),
-            t('Two to five combinations, one after the other; the next one is shown before the change.'),
-            [2, 5],
-            [
+            id: 'set-list',
+            title: t('Set list'),
+            about: t('Two to five combinations, one after the other; the next one is shown before the change.'),
+            combinations: [2, 5],
+            parameters: [
                 Parameter::wholes('seconds', t('Seconds each'), [], 5, 600, 'seconds'),
                 Parameter::whole(
                     'announce',
@@ -39,7 +39,7 @@ final readonly class SetList implements Drill
                     'seconds',
                 ),
             ],
-            [
+            examples: [
                 new DrillExample(
                     ['1 2', '1 2 3', '1 6'],
                     ['seconds' => [30, 30, 60]],
@@ -61,7 +61,7 @@ final readonly class SetList implements Drill
                     3,
                 ),
             ],
-            20,
+            order: 20,
         );
     }
 

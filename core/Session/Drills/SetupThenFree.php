@@ -23,11 +23,11 @@ final readonly class SetupThenFree implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'setup-free',
-            t('Setup, then free'),
-            t('A fixed start, then the athlete continues freely.'),
-            [1, 1],
-            [
+            id: 'setup-free',
+            title: t('Setup, then free'),
+            about: t('A fixed start, then the athlete continues freely.'),
+            combinations: [1, 1],
+            parameters: [
                 Parameter::whole(
                     'free',
                     t('Free strikes after it'),
@@ -37,7 +37,7 @@ final readonly class SetupThenFree implements Drill
                     'strikes',
                 ),
             ],
-            [
+            examples: [
                 new DrillExample(['1 2'], [], 60, [[0, 'show', '1 2, then free']], 1),
                 new DrillExample(
                     ['push pivot-out'],
@@ -47,7 +47,7 @@ final readonly class SetupThenFree implements Drill
                     1,
                 ),
             ],
-            120,
+            order: 120,
         );
     }
 

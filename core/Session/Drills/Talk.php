@@ -19,18 +19,18 @@ final readonly class Talk implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'talk',
-            t('Talk'),
-            t('The coach explains; the clock runs, or waits until the coach goes on.'),
-            [0, 3],
-            [
+            id: 'talk',
+            title: t('Talk'),
+            about: t('The coach explains; the clock runs, or waits until the coach goes on.'),
+            combinations: [0, 3],
+            parameters: [
                 Parameter::choice('clock', t('The clock'), 'runs', [
                     'runs' => 'runs',
                     'waits' => t('waits for the coach'),
                 ]),
                 Parameter::text('about', t('About'), 200),
             ],
-            [
+            examples: [
                 new DrillExample(
                     [],
                     ['about' => t('Why the hook loads the kick')],
@@ -46,7 +46,7 @@ final readonly class Talk implements Drill
                     1,
                 ),
             ],
-            190,
+            order: 190,
             isWork: false,
             waitsWhen: ['clock', 'waits'],
         );

@@ -26,15 +26,15 @@ final readonly class Themes implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'themes',
-            t('Themes'),
-            t('A theme a minute, free within it, with a few combinations that fit.'),
-            [0, 24],
-            [
+            id: 'themes',
+            title: t('Themes'),
+            about: t('A theme a minute, free within it, with a few combinations that fit.'),
+            combinations: [0, 24],
+            parameters: [
                 Parameter::choices('themes', t('Themes'), ['jab', 'rear-hand', 'slipping'], MinuteTheme::titles()),
                 Parameter::whole('seconds', t('Each (0: shared equally)'), 0, 0, 300, 'seconds'),
             ],
-            [
+            examples: [
                 new DrillExample(
                     ['1 1 2', '1 2'],
                     [],
@@ -50,7 +50,7 @@ final readonly class Themes implements Drill
                     2,
                 ),
             ],
-            110,
+            order: 110,
         );
     }
 

@@ -23,12 +23,12 @@ final readonly class Thirds implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'thirds',
-            t('Thirds'),
-            t('Technique, then speed, then power, each for as long, as often as it fits.'),
-            [0, 1],
-            [Parameter::whole('seconds', t('Each'), 30, 10, 180, 'seconds')],
-            [
+            id: 'thirds',
+            title: t('Thirds'),
+            about: t('Technique, then speed, then power, each for as long, as often as it fits.'),
+            combinations: [0, 1],
+            parameters: [Parameter::whole('seconds', t('Each'), 30, 10, 180, 'seconds')],
+            examples: [
                 new DrillExample(
                     ['1 2 3'],
                     [],
@@ -50,7 +50,7 @@ final readonly class Thirds implements Drill
                     3,
                 ),
             ],
-            60,
+            order: 60,
         );
     }
 

@@ -21,15 +21,15 @@ final readonly class WithConditioning implements Drill
     public function definition(): DrillDefinition
     {
         return new DrillDefinition(
-            'conditioning',
-            t('With conditioning'),
-            t('A few repetitions of an exercise, then the chain, in turn.'),
-            [1, 1],
-            [
+            id: 'conditioning',
+            title: t('With conditioning'),
+            about: t('A few repetitions of an exercise, then the chain, in turn.'),
+            combinations: [1, 1],
+            parameters: [
                 Parameter::exercise('exercise', t('Exercise'), 'squats'),
                 Parameter::whole('count', t('Repetitions'), 2, 1, 30, 'repetitions'),
             ],
-            [
+            examples: [
                 new DrillExample(['1 8'], [], 60, [[0, 'show', '2 squats, then 1 8']], 1),
                 new DrillExample(
                     ['1 2 3'],
@@ -39,7 +39,7 @@ final readonly class WithConditioning implements Drill
                     1,
                 ),
             ],
-            160,
+            order: 160,
         );
     }
 

@@ -37,16 +37,16 @@ final readonly class Drilled
     public function and(self $more): self
     {
         return new self(
-            $this->combination,
-            $this->thrown,
-            $this->name,
-            $this->id,
-            $this->ms + $more->ms,
-            $this->otherMs + $more->otherMs,
-            $this->repetitions + $more->repetitions,
-            $this->strikes + $more->strikes,
-            $this->medium,
-            $this->level,
+            combination: $this->combination,
+            thrown: $this->thrown,
+            name: $this->name,
+            id: $this->id,
+            ms: $this->ms + $more->ms,
+            otherMs: $this->otherMs + $more->otherMs,
+            repetitions: $this->repetitions + $more->repetitions,
+            strikes: $this->strikes + $more->strikes,
+            medium: $this->medium,
+            level: $this->level,
         );
     }
 }

@@ -130,16 +130,16 @@ final class DrilledCounter
         $repetitions =
             null === $portion->chain ? 0.0 : $portion->repetitions ?? $portion->ms / $run->period($portion->chain);
         $drilled = new Drilled(
-            $of->inStance ?? $thrown,
-            $thrown,
-            $of->name ?? '',
-            $of?->id,
-            $ms,
-            $isOther ? $ms : 0.0,
-            $repetitions * $times,
-            $strikes * $times,
-            $run->options->medium,
-            $level,
+            combination: $of->inStance ?? $thrown,
+            thrown: $thrown,
+            name: $of->name ?? '',
+            id: $of?->id,
+            ms: $ms,
+            otherMs: $isOther ? $ms : 0.0,
+            repetitions: $repetitions * $times,
+            strikes: $strikes * $times,
+            medium: $run->options->medium,
+            level: $level,
         );
         $key = implode(' ', [
             $level ?? '-',

@@ -31,13 +31,13 @@ final readonly class CueCount
             $sample = min($set->seconds, self::SAMPLE_SECONDS);
             $options = $plan->options($round->medium);
             $run = new DrillRun(
-                $set->combinations,
-                $set->parameters,
-                $sample,
-                $options,
-                $plan->numbering,
-                $plan->level,
-                $round->stance,
+                combinations: $set->combinations,
+                parameters: $set->parameters,
+                seconds: $sample,
+                options: $options,
+                numbering: $plan->numbering,
+                level: $plan->level,
+                stance: $round->stance,
             );
             $count += self::CUES_AROUND_SET + \count([...$set->drill->cues($run)]) * $set->seconds / $sample;
         }

@@ -76,17 +76,17 @@ final class PlanReader
         $rules = $this->rules ?? BuiltInHouseRules::all();
         $numberings = $this->numberings ?? Numbering::builtIn();
         $head = new SessionPlan(
-            $fields->text('name', t('The name'), 120),
-            $fields->optional('minutes', t('The length in minutes'), 1, SessionPlan::MAX_SECONDS / 60),
-            $this->named($fields, 'rules', $rules, 'all-limbs'),
-            $fields->choice('group', t('The group'), Group::Open),
-            $fields->choice('medium', t('The medium'), Medium::Shadow),
-            $fields->whole('level', t('The level'), 1, 3, 2),
-            $fields->number('tempo', t('The tempo'), CheckOptions::FASTEST, CheckOptions::SLOWEST, 1.0),
-            $fields->whole('seed', t('The seed'), 0, 2_147_483_647, 1),
-            $this->named($fields, 'numbering', $numberings, 'parity'),
-            $this->tracks($fields),
-            [],
+            name: $fields->text('name', t('The name'), 120),
+            minutes: $fields->optional('minutes', t('The length in minutes'), 1, SessionPlan::MAX_SECONDS / 60),
+            rules: $this->named($fields, 'rules', $rules, 'all-limbs'),
+            group: $fields->choice('group', t('The group'), Group::Open),
+            medium: $fields->choice('medium', t('The medium'), Medium::Shadow),
+            level: $fields->whole('level', t('The level'), 1, 3, 2),
+            tempo: $fields->number('tempo', t('The tempo'), CheckOptions::FASTEST, CheckOptions::SLOWEST, 1.0),
+            seed: $fields->whole('seed', t('The seed'), 0, 2_147_483_647, 1),
+            numbering: $this->named($fields, 'numbering', $numberings, 'parity'),
+            tracks: $this->tracks($fields),
+            blocks: [],
         );
         $blocks = [];
         $rounds = 0;
@@ -103,17 +103,17 @@ final class PlanReader
             $fields->problem(t('There is no block yet. Add rounds, or a warm-up.'), 'blocks', false);
         }
         $plan = new SessionPlan(
-            $head->name,
-            $head->minutes,
-            $head->rules,
-            $head->group,
-            $head->medium,
-            $head->level,
-            $head->tempo,
-            $head->seed,
-            $head->numbering,
-            $head->tracks,
-            $blocks,
+            name: $head->name,
+            minutes: $head->minutes,
+            rules: $head->rules,
+            group: $head->group,
+            medium: $head->medium,
+            level: $head->level,
+            tempo: $head->tempo,
+            seed: $head->seed,
+            numbering: $head->numbering,
+            tracks: $head->tracks,
+            blocks: $blocks,
         );
         $seconds = self::seconds($plan);
         if ($seconds > SessionPlan::MAX_SECONDS) {
@@ -141,17 +141,17 @@ final class PlanReader
         return new PlanReading(
             $seconds > SessionPlan::MAX_SECONDS
                 ? new SessionPlan(
-                    $plan->name,
-                    $plan->minutes,
-                    $plan->rules,
-                    $plan->group,
-                    $plan->medium,
-                    $plan->level,
-                    $plan->tempo,
-                    $plan->seed,
-                    $plan->numbering,
-                    $plan->tracks,
-                    [],
+                    name: $plan->name,
+                    minutes: $plan->minutes,
+                    rules: $plan->rules,
+                    group: $plan->group,
+                    medium: $plan->medium,
+                    level: $plan->level,
+                    tempo: $plan->tempo,
+                    seed: $plan->seed,
+                    numbering: $plan->numbering,
+                    tracks: $plan->tracks,
+                    blocks: [],
                 )
                 : $plan,
             $this->once($fields->problems()),
@@ -341,18 +341,18 @@ final class PlanReader
         ksort($lanes);
 
         return new Round(
-            $fields->place,
-            $fields->where,
-            $seconds,
-            $rest,
-            $times,
-            $stance,
-            $medium,
-            $fields->flag('moves', false),
-            $fields->flag('lastTen', true),
-            $fields->text('note', 'A note', 1000),
-            $everybody,
-            $lanes,
+            place: $fields->place,
+            where: $fields->where,
+            seconds: $seconds,
+            rest: $rest,
+            times: $times,
+            stance: $stance,
+            medium: $medium,
+            moves: $fields->flag('moves', false),
+            lastTen: $fields->flag('lastTen', true),
+            note: $fields->text('note', 'A note', 1000),
+            everybody: $everybody,
+            lanes: $lanes,
         );
     }
 
@@ -590,13 +590,13 @@ final class PlanReader
             return null;
         }
         $run = new DrillRun(
-            $combinations,
-            $parameters,
-            $seconds,
-            $plan->options($medium),
-            $plan->numbering,
-            $plan->level($track),
-            $stance,
+            combinations: $combinations,
+            parameters: $parameters,
+            seconds: $seconds,
+            options: $plan->options($medium),
+            numbering: $plan->numbering,
+            level: $plan->level($track),
+            stance: $stance,
             advice: $this->advice,
         );
         foreach ($drill->problems($run) as $problem) {
@@ -607,13 +607,13 @@ final class PlanReader
         }
 
         return new Set(
-            $fields->place,
-            $fields->where,
-            $drill,
-            $seconds,
-            $combinations,
-            $parameters,
-            $fields->text('note', 'A note', 1000),
+            place: $fields->place,
+            where: $fields->where,
+            drill: $drill,
+            seconds: $seconds,
+            combinations: $combinations,
+            parameters: $parameters,
+            note: $fields->text('note', 'A note', 1000),
         );
     }
 

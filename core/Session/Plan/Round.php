@@ -82,18 +82,18 @@ final readonly class Round
         }
 
         return new self(
-            $this->place,
-            $this->where,
-            $seconds,
-            $rest,
-            $this->times,
-            $this->stance,
-            $this->medium,
-            $this->moves,
-            $this->lastTen,
-            $this->note,
-            $change($this->everybody, null),
-            $lanes,
+            place: $this->place,
+            where: $this->where,
+            seconds: $seconds,
+            rest: $rest,
+            times: $this->times,
+            stance: $this->stance,
+            medium: $this->medium,
+            moves: $this->moves,
+            lastTen: $this->lastTen,
+            note: $this->note,
+            everybody: $change($this->everybody, null),
+            lanes: $lanes,
         );
     }
 

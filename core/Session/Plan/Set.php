@@ -31,13 +31,13 @@ final readonly class Set
     public function lasting(int $seconds): self
     {
         return new self(
-            $this->place,
-            $this->where,
-            $this->drill,
-            $seconds,
-            $this->combinations,
-            $this->parameters,
-            $this->note,
+            place: $this->place,
+            where: $this->where,
+            drill: $this->drill,
+            seconds: $seconds,
+            combinations: $this->combinations,
+            parameters: $this->parameters,
+            note: $this->note,
         );
     }
 
@@ -49,13 +49,13 @@ final readonly class Set
             : $this->combinations;
 
         return new self(
-            $this->place,
-            $this->where,
-            $this->drill,
-            $this->seconds,
-            $combinations,
-            $this->parameters,
-            $this->note,
+            place: $this->place,
+            where: $this->where,
+            drill: $this->drill,
+            seconds: $this->seconds,
+            combinations: $combinations,
+            parameters: $this->parameters,
+            note: $this->note,
         );
     }
 }

@@ -40,6 +40,14 @@ final readonly class Amendment
 
     public static function swap(Place $place, ?int $track, int $combination, PlannedCombination $with): self
     {
-        return new self(AmendmentKind::Swap, $place, 0, 0, $track, $combination, $with);
+        return new self(
+            kind: AmendmentKind::Swap,
+            place: $place,
+            at: 0,
+            seconds: 0,
+            track: $track,
+            combination: $combination,
+            with: $with,
+        );
     }
 }

@@ -58,19 +58,19 @@ final readonly class Cue
     public function with(array $reminders): self
     {
         return new self(
-            $this->atMs,
-            $this->track,
-            $this->kind,
-            $this->text,
-            $this->place,
-            $this->chain,
-            $this->stance,
-            $this->marked,
-            $this->lengthMs,
-            $reminders,
-            $this->before,
-            $this->after,
-            $this->short,
+            atMs: $this->atMs,
+            track: $this->track,
+            kind: $this->kind,
+            text: $this->text,
+            place: $this->place,
+            chain: $this->chain,
+            stance: $this->stance,
+            marked: $this->marked,
+            lengthMs: $this->lengthMs,
+            reminders: $reminders,
+            before: $this->before,
+            after: $this->after,
+            short: $this->short,
         );
     }
 }

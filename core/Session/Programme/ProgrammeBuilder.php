@@ -181,13 +181,13 @@ final class ProgrammeBuilder
                 $definition = $set->drill->definition();
                 $here = $place->withSet($setNumber);
                 $this->segments[] = new Segment(
-                    $start + 1000 * $pieceFrom,
-                    $start + 1000 * $pieceTo,
-                    $track,
-                    $definition->isWork ? SegmentKind::Work : SegmentKind::Listen,
-                    $here,
-                    $set,
-                    $run,
+                    fromMs: $start + 1000 * $pieceFrom,
+                    toMs: $start + 1000 * $pieceTo,
+                    track: $track,
+                    kind: $definition->isWork ? SegmentKind::Work : SegmentKind::Listen,
+                    place: $here,
+                    set: $set,
+                    run: $run,
                 );
                 $cues = iterator_to_array($set->drill->cues($run), false);
                 if ($part > 0 && $isNew) {
@@ -312,16 +312,16 @@ final class ProgrammeBuilder
         $seed = crc32(implode('/', [$this->plan->seed, $set->place, $place->repeat ?? 0, $track ?? '', $from]));
 
         return new DrillRun(
-            $set->combinations,
-            $set->parameters,
-            $seconds,
-            $this->plan->options($round->medium),
-            $this->plan->numbering,
-            $this->plan->level($track),
-            $round->stance,
-            $seed,
-            $place->repeat ?? 0,
-            $this->advice,
+            combinations: $set->combinations,
+            parameters: $set->parameters,
+            seconds: $seconds,
+            options: $this->plan->options($round->medium),
+            numbering: $this->plan->numbering,
+            level: $this->plan->level($track),
+            stance: $round->stance,
+            seed: $seed,
+            repeat: $place->repeat ?? 0,
+            advice: $this->advice,
         );
     }
 
@@ -343,19 +343,19 @@ final class ProgrammeBuilder
     private function cue(DrillCue $cue, int $offsetMs, ?int $track, Place $place): Cue
     {
         return new Cue(
-            $offsetMs,
-            $track,
-            $cue->kind,
-            $cue->text,
-            $place,
-            $cue->chain,
-            $cue->stance,
-            $cue->marked,
-            $cue->lengthMs,
-            [],
-            $cue->before,
-            $cue->after,
-            $cue->short,
+            atMs: $offsetMs,
+            track: $track,
+            kind: $cue->kind,
+            text: $cue->text,
+            place: $place,
+            chain: $cue->chain,
+            stance: $cue->stance,
+            marked: $cue->marked,
+            lengthMs: $cue->lengthMs,
+            reminders: [],
+            before: $cue->before,
+            after: $cue->after,
+            short: $cue->short,
         );
     }
 

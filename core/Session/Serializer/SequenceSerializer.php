@@ -66,14 +66,14 @@ final readonly class SequenceSerializer
         }
 
         return new SequenceDocument(
-            [],
-            $order->order,
-            $order->steps,
-            $order->cost,
-            $order->bound,
-            $order->proven,
-            array_column($stops, 'level'),
-            $shared,
+            problems: [],
+            order: $order->order,
+            steps: $order->steps,
+            cost: $order->cost,
+            bound: $order->bound,
+            proven: $order->proven,
+            levels: array_column($stops, 'level'),
+            shared: $shared,
         );
     }
 }

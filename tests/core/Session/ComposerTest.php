@@ -129,15 +129,15 @@ final class ComposerTest extends TestCase
     {
         $candidates = array_map(
             static fn (Candidate $one): Candidate => new Candidate(
-                $one->id,
-                $one->version,
-                $one->name,
-                $one->text,
-                $one->inStance,
-                $one->level,
-                $one->themes,
-                0 === $one->id % 2 ? 5 : 0,
-                0 === $one->id % 2 ? '2026-11-01' : null,
+                id: $one->id,
+                version: $one->version,
+                name: $one->name,
+                text: $one->text,
+                inStance: $one->inStance,
+                level: $one->level,
+                themes: $one->themes,
+                times: 0 === $one->id % 2 ? 5 : 0,
+                last: 0 === $one->id % 2 ? '2026-11-01' : null,
             ),
             self::candidates(),
         );
@@ -279,14 +279,14 @@ final class ComposerTest extends TestCase
         Group $group = Group::Open,
     ): Wishes {
         return new Wishes(
-            'Tuesday',
-            $minutes,
-            $aim,
-            $seed,
-            BuiltInHouseRules::named('kickboxing'),
-            $group,
-            Medium::Pads,
-            $levels,
+            course: 'Tuesday',
+            minutes: $minutes,
+            aim: $aim,
+            seed: $seed,
+            rules: BuiltInHouseRules::named('kickboxing'),
+            group: $group,
+            medium: Medium::Pads,
+            levels: $levels,
             known: $known,
             locked: $locked,
         );

@@ -32,15 +32,15 @@ final class GeneratorTest extends TestCase
             foreach ([null, ...Theme::cases()] as $seed => $theme) {
                 $weapons = 'boxing' === $rules ? [Limb::Hand] : [Limb::Hand, Limb::Leg];
                 $criteria = new GenerationCriteria(
-                    $options,
-                    3 + ($seed % 4),
-                    $weapons,
-                    0 === $seed ? null : 2,
-                    $theme,
-                    0 === $seed % 2,
-                    0 === $seed % 3 ? Severity::Hint : Severity::Should,
-                    $seed,
-                    4,
+                    options: $options,
+                    length: 3 + ($seed % 4),
+                    weapons: $weapons,
+                    level: 0 === $seed ? null : 2,
+                    theme: $theme,
+                    switches: 0 === $seed % 2,
+                    clean: 0 === $seed % 3 ? Severity::Hint : Severity::Should,
+                    seed: $seed,
+                    count: 4,
                 );
                 $generation = Generator::builtIn()->generate($criteria);
                 foreach (null === $generation->bent ? $generation->results : [] as $result) {
