@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\InvalidChain;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Catalogue;
+
+use function Periplus\Core\Language\t;
+
+/**
+ * Adds the strike of a phrase to the chain, as often as it is thrown, with what is said along with it: a switch before
+ * it, the strike that it is thrown "off".
+ *
+ * @internal to {@see ChainParser}
+ */
+final readonly class StrikeReader
+{
+    public function __construct(
+        private Catalogue $catalogue,
+        private TokenStream $tokens,
+        private Diagnostics $diagnostics,
+        private ChainDraft $draft,
+        private StrikePhraseParser $strikes,
+        private StrikeResolver $resolver,
+        private MovePhraseParser $moves,
+        private MoveReader $moveReader,
+    ) {
+    }
+
+    /**
+     * Reads the phrase and adds its strike as often as it is thrown; an unreadable phrase adds a problem and no item.
+     *
+     * @param Span|null $sign a sign before it that belongs to it
+     */
+    public function add(StrikePhrase $phrase, bool $feint, bool $joined, ?Span $sign = null): void
+    {
+        $index = $this->tokens->position();
+        $this->tokens->moveTo($phrase->next);
+        $this->offThe();
+        $span = null === $sign ? $phrase->span : $sign->until($phrase->span);
+        if ($phrase->switched) {
+            $this->draft->add(new MoveItem($this->catalogue->move('switch')), $span);
+        }
+        if ($phrase->openTarget) {
+            $this->diagnostics->note(
+                $phrase->span,
+                t(
+                    '"{targetWord}" is read as the target of the strike before it. Put a comma before it to make it '
+                        .'the target of the next strike.',
+                    targetWord: (string) $phrase->targetWord,
+                ),
+            );
+        }
+        $times = $phrase->times;
+        $isOneOfBoth =
+            'and' === ($this->tokens->words[$index - 1] ?? '')
+            && isset(Vocabulary::SIDES[$this->tokens->words[$index - 2] ?? '']);
+        if ($phrase->inTurn && 1 === $times && !$isOneOfBoth) {
+            $this->diagnostics->note($phrase->span, t('More than one without a count is read as two.'));
+            $times = 2;
+        }
+        $first = null;
+        for ($time = 0; $time < $times; ++$time) {
+            if (null === $first || $phrase->inTurn) {
+                $first = $this->resolved(
+                    null === $first ? $phrase : $this->inTurn($phrase, $first),
+                    $feint,
+                    $joined && 0 === $time,
+                    $span,
+                );
+            } elseif (null !== $phrase->secondTarget) {
+                $first = $this->resolved($phrase->withRole($first->strike->role)->second(), $feint, false, $span);
+            } else {
+                $first = $first->with(joined: false);
+            }
+            if (null === $first || !$this->draft->add($first, $span)) {
+                return;
+            }
+        }
+        if (Vocabulary::CHECK_HOOK === $phrase->noun) {
+            $this->diagnostics->note($phrase->span, t('A check hook is read as a lead hook and a pivot.'));
+            $this->draft->add(new MoveItem($this->catalogue->move('pivot-out')), $span);
+        }
+    }
+
+    private function resolved(StrikePhrase $phrase, bool $feint, bool $joined, Span $span): ?StrikeItem
+    {
+        $item = $this->resolver->resolve($phrase, $this->draft->running, $this->draft->items);
+        try {
+            return $item?->with(feint: $feint || $item->feint, joined: $joined);
+        } catch (InvalidChain $invalid) {
+            $this->diagnostics->problem($span, $invalid->getMessage(), t('a strike, such as 2 or "cross"'));
+
+            return null;
+        }
+    }
+
+    /**
+     * Returns the next of several alternating strikes: the other side when the first named one, otherwise the phrase
+     * again.
+     */
+    private function inTurn(StrikePhrase $phrase, StrikeItem $before): StrikePhrase
+    {
+        return null === $phrase->side
+            ? $phrase
+            : $phrase->withRole(
+                ChainInStance::after($before, $this->draft->running) === $this->draft->running
+                    ? $before->strike->role->other()
+                    : $before->strike->role,
+            );
+    }
+
+    /** Reads "left hook off the jab": the jab is named after the hook and thrown before it. */
+    private function offThe(): void
+    {
+        $index = $this->tokens->position();
+        if ('off' !== $this->tokens->word() || !isset(Vocabulary::ARTICLES[$this->tokens->word(1)])) {
+            return;
+        }
+        $strike = $this->strikes->parse($this->tokens, $index + 2);
+        if (null === $strike && null === $this->moves->parse($this->tokens, $index + 2)) {
+            return;
+        }
+        $before = $this->draft->last();
+        $count = \count($this->draft->items);
+        $this->tokens->moveTo($index + 2);
+        null === $strike ? $this->moveReader->read() : $this->add($strike, false, false);
+        if (
+            $before instanceof StrikeItem
+            && $count + 1 === \count($this->draft->items)
+            && $this->draft->items[$count]->key() === $before->key()
+        ) {
+            // "Jab, hook off the jab" names the jab that was just thrown.
+            $this->draft->removeLast();
+        }
+        $this->diagnostics->note(
+            $this->tokens->span($index, $this->tokens->position()),
+            t('The strike after "off" is thrown first.'),
+        );
+    }
+}
