@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Console;
 
-use Periplus\Core\Session\Plan\PlanReader;
+use Periplus\Core\Session\Plan\Duration;
 use Periplus\Core\Session\Serializer\SessionDocument;
 
 /** Formats what follows from a plan as a short text. */
@@ -16,15 +16,15 @@ final class SessionText
             \sprintf(
                 '%s, %s',
                 '' === $document->name ? 'Session' : $document->name,
-                PlanReader::time(intdiv($document->lengthMs, 1000)),
+                Duration::inWords(intdiv($document->lengthMs, 1000)),
             ),
         ];
         foreach ($document->tracks as $track) {
             $lines[] = \sprintf(
                 '%s: %s of work, %s of rest',
                 $track->name,
-                PlanReader::time(intdiv($track->workMs, 1000)),
-                PlanReader::time(intdiv($track->restMs, 1000)),
+                Duration::inWords(intdiv($track->workMs, 1000)),
+                Duration::inWords(intdiv($track->restMs, 1000)),
             );
             foreach ($track->load as $stance => $load) {
                 $lines[] = \sprintf(

@@ -14,7 +14,6 @@ use Periplus\App\Gym\GymSettings;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Store\Versions;
-use Periplus\Core\Session\Plan\PlanReader;
 use Psr\Clock\ClockInterface;
 
 use function Periplus\Core\Language\t;
@@ -197,7 +196,7 @@ final readonly class Planning
             course: $course,
             isTemplate: $request->isTemplate,
             startsAt: $startsAt,
-            lengthMs: 1000 * PlanReader::seconds($reading->plan),
+            lengthMs: 1000 * $reading->plan->seconds(),
             problems: \count($reading->problems),
             content: $request->content,
         );

@@ -11,7 +11,7 @@ use Periplus\Core\Session\Advice\Advice;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Load\LoadCounter;
 use Periplus\Core\Session\Plan\Block;
-use Periplus\Core\Session\Plan\PlanReader;
+use Periplus\Core\Session\Plan\Duration;
 use Periplus\Core\Session\Plan\Round;
 use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Plan\Set;
@@ -279,22 +279,20 @@ final readonly class SessionSheet
                     }
                 }
             }
-            $seconds = PlanReader::seconds(
-                new SessionPlan(
-                    name: '',
-                    minutes: null,
-                    rules: $session->rules,
-                    group: $session->group,
-                    medium: $session->medium,
-                    level: $session->level,
-                    tempo: $session->tempo,
-                    seed: $session->seed,
-                    numbering: $session->numbering,
-                    tracks: $session->tracks,
-                    blocks: [$block],
-                ),
-            );
-            $lines[] = [true, $block->name.', '.PlanReader::time($seconds)];
+            $seconds = (new SessionPlan(
+                name: '',
+                minutes: null,
+                rules: $session->rules,
+                group: $session->group,
+                medium: $session->medium,
+                level: $session->level,
+                tempo: $session->tempo,
+                seed: $session->seed,
+                numbering: $session->numbering,
+                tracks: $session->tracks,
+                blocks: [$block],
+            ))->seconds();
+            $lines[] = [true, $block->name.', '.Duration::inWords($seconds)];
             foreach ($seen as $text) {
                 $lines[] = [false, $text];
             }
@@ -324,7 +322,7 @@ final readonly class SessionSheet
         $day = $plan->startsAt()?->setTimezone($this->gym->timeZone())->format('l j F Y, H:i, ') ?? '';
 
         return $day
-            .PlanReader::time(PlanReader::seconds($session))
+            .Duration::inWords($session->seconds())
             .(null === $plan->course() ? '' : ' · '.$plan->course()->name());
     }
 

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-use Periplus\Core\Technique\Role;
-use Periplus\Core\Technique\Side;
-
 /** Parses a phrase for one move, with its side before or after it. It looks ahead and consumes nothing. */
 final readonly class MovePhraseParser
 {
@@ -23,7 +20,7 @@ final readonly class MovePhraseParser
         if (null === $found) {
             return null;
         }
-        [$name, $count] = $found;
+        [$name, $count] = [$found->name, $found->count];
         $next = $index + $count;
         $sides = $this->vocabulary->bases[$name] ?? null;
         $said = implode(' ', \array_slice($tokens->words, $index, $count));
@@ -37,7 +34,8 @@ final readonly class MovePhraseParser
             [$name, $sides] = [$written, null];
         }
         if (null === $side) {
-            [$side, $next] = $this->sideAfter($tokens, $next, null !== $sides);
+            $after = $this->sideAfter($tokens, $next, null !== $sides);
+            [$side, $next] = [$after?->side, $after->next ?? $next];
         }
         if (
             null === $side
@@ -55,16 +53,14 @@ final readonly class MovePhraseParser
     /**
      * Reads "left" or "to the left side". The short form is not taken from a following strike unless the move needs a
      * side.
-     *
-     * @return array{Role|Side|null, int} the side, and the place after it
      */
-    private function sideAfter(TokenStream $tokens, int $index, bool $asks): array
+    private function sideAfter(TokenStream $tokens, int $index, bool $asks): ?FoundSide
     {
         $words = $tokens->words;
         $skip = 'to' === ($words[$index] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$index + 1] ?? '']) ? 2 : 1) : 0;
         $side = Vocabulary::SIDES[$words[$index + $skip] ?? ''] ?? null;
         if (null === $side) {
-            return [null, $index];
+            return null;
         }
         $next = $index + $skip + 1;
         if (0 === $skip) {
@@ -74,9 +70,9 @@ final readonly class MovePhraseParser
             // "Slip right hand" is a slip and a right hand.
             $isHand = !$isBare && $strike->head->at === $tokens->at($index)?->span->at && $strike->next > $next;
 
-            return $isBare || ($asks && !$isHand) ? [$side, $next] : [null, $index];
+            return $isBare || ($asks && !$isHand) ? new FoundSide($side, $next) : null;
         }
 
-        return [$side, 'side' === ($words[$next] ?? '') ? $next + 1 : $next];
+        return new FoundSide($side, 'side' === ($words[$next] ?? '') ? $next + 1 : $next);
     }
 }

@@ -17,6 +17,9 @@ use Periplus\Core\Technique\Target;
 final readonly class StrikePhrase
 {
     /**
+     * @param Span $head the noun or the number alone
+     * @param Span $span all of it
+     * @param int $next place of the token after it
      * @param string $noun as {@see StrikePhraseParser} knows it; empty where there is a number
      * @param string $code a number of a numbering; empty where there is a noun
      * @param string $letters what stands directly after the number: "b" in "3b"
@@ -29,28 +32,25 @@ final readonly class StrikePhrase
      * @param bool $switched after a switch of the feet that is said with it, as in "switch front kick"
      * @param bool $openTarget the target stands between two strikes and could belong to either
      * @param string|null $secondTarget the target of the second of two, as in "double hook, body and head"
-     * @param Span $head the noun or the number alone
-     * @param Span $span all of it
-     * @param int $next place of the token after it
      */
     public function __construct(
-        public string $noun,
-        public string $code,
-        public string $letters,
-        public Role|Side|null $side,
-        public ?Role $role,
-        public ?string $targetWord,
-        public Effort $effort,
-        public bool $feint,
-        public bool $landsForward,
-        public int $times,
-        public bool $inTurn,
-        public bool $switched,
-        public bool $openTarget,
-        public ?string $secondTarget,
         public Span $head,
         public Span $span,
         public int $next,
+        public string $noun = '',
+        public string $code = '',
+        public string $letters = '',
+        public Role|Side|null $side = null,
+        public ?Role $role = null,
+        public ?string $targetWord = null,
+        public Effort $effort = Effort::Plain,
+        public bool $feint = false,
+        public bool $landsForward = false,
+        public int $times = 1,
+        public bool $inTurn = false,
+        public bool $switched = false,
+        public bool $openTarget = false,
+        public ?string $secondTarget = null,
     ) {
     }
 
@@ -67,11 +67,6 @@ final readonly class StrikePhrase
             effort: $this->effort,
             feint: $this->feint,
             landsForward: $this->landsForward,
-            times: 1,
-            inTurn: false,
-            switched: false,
-            openTarget: false,
-            secondTarget: null,
             head: $this->head,
             span: $this->span,
             next: $this->next,
@@ -101,7 +96,6 @@ final readonly class StrikePhrase
             code: $this->code,
             letters: $this->letters,
             side: $role,
-            role: null,
             targetWord: $this->targetWord,
             effort: $this->effort,
             feint: $this->feint,

@@ -447,18 +447,16 @@ final readonly class Vocabulary
      * Returns the longest noun that starts there.
      *
      * @param list<string> $words
-     *
-     * @return array{string, int, bool}|null the noun, how many words it takes and whether it is in the plural
      */
-    public function noun(array $words, int $from): ?array
+    public function noun(array $words, int $from): ?FoundNoun
     {
         for ($count = $this->reach($words, $from); $count > 0; --$count) {
             $phrase = $this->phrase($words, $from, $count);
             if (isset($this->nouns[$phrase])) {
-                return [$phrase, $count, false];
+                return new FoundNoun($phrase, $count, false);
             }
             if (isset($this->plurals[$phrase])) {
-                return [$this->plurals[$phrase], $count, true];
+                return new FoundNoun($this->plurals[$phrase], $count, true);
             }
         }
 
@@ -469,16 +467,14 @@ final readonly class Vocabulary
      * Returns the longest move that starts there, without its side.
      *
      * @param list<string> $words
-     *
-     * @return array{string, int}|null a move id or a key of $bases or of {@see SEQUENCES}, and how many words it takes
      */
-    public function move(array $words, int $from): ?array
+    public function move(array $words, int $from): ?FoundMove
     {
         for ($count = $this->reach($words, $from); $count > 0; --$count) {
             $phrase = $this->phrase($words, $from, $count);
             $move = isset(self::SEQUENCES[$phrase]) ? $phrase : $this->moves[$phrase] ?? null;
             if (null !== $move) {
-                return [$move, $count];
+                return new FoundMove($move, $count);
             }
         }
 

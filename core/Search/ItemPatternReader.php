@@ -117,7 +117,7 @@ final readonly class ItemPatternReader
     /** Tells whether these words are one name of a move. */
     public function isMove(string ...$words): bool
     {
-        return \count($words) === ($this->vocabulary->move(array_values($words), 0)[1] ?? 0);
+        return \count($words) === ($this->vocabulary->move(array_values($words), 0)->count ?? 0);
     }
 
     /** @return non-empty-list<ItemPattern>|null "(3)": a feinted strike */

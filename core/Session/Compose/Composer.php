@@ -8,6 +8,7 @@ use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Session\Drill\RoundStance;
 use Periplus\Core\Session\Load\LoadCounter;
 use Periplus\Core\Session\Plan\BlockKind;
+use Periplus\Core\Session\Plan\Duration;
 use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
@@ -70,7 +71,7 @@ final class Composer
                 ...$after,
             ],
         ]);
-        $left = 60 * $w->minutes - PlanReader::seconds($others->read());
+        $left = 60 * $w->minutes - $others->read()->seconds();
         $count = $this->clamp(intdiv($left + $w->rest, $w->work + $w->rest), self::MIN_ROUNDS, self::MAX_ROUNDS);
         $rounds = $this->balanced($this->rounds($locked, $count));
         $plan = [
@@ -100,7 +101,7 @@ final class Composer
                 '{count} rounds of {time} with {rest} s of rest fill what warm-up{more} and cool-down leave of '
                     .'{minutes} minutes.',
                 count: $count,
-                time: PlanReader::time($w->work),
+                time: Duration::inWords($w->work),
                 rest: $w->rest,
                 more: $conditioning > 0 ? ', conditioning' : '',
                 minutes: $w->minutes,
@@ -135,7 +136,7 @@ final class Composer
             match ($kind) {
                 BlockKind::WarmUp => t(
                     'The warm-up takes {time}{more}.',
-                    time: PlanReader::time($seconds),
+                    time: Duration::inWords($seconds),
                     more: $kicks
                         ? t(' and opens the hips, because kicks follow')
                         : t(' and wakes shoulders and feet, because hands follow'),
@@ -143,7 +144,7 @@ final class Composer
                 BlockKind::Conditioning => t(
                     'An hour has room for conditioning after the rounds, where it does not hurt the technique.',
                 ),
-                default => t('The cool-down takes {time} to bring the breath down.', time: PlanReader::time($seconds)),
+                default => t('The cool-down takes {time} to bring the breath down.', time: Duration::inWords($seconds)),
             },
         );
 

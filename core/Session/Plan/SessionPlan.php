@@ -73,4 +73,40 @@ final readonly class SessionPlan
     {
         return null === $track ? $this->level : $this->tracks[$track]->level ?? $this->level;
     }
+
+    /** Returns the length of the whole session, in s. */
+    public function seconds(): int
+    {
+        $seconds = 0;
+        foreach ($this->blocks as $index => $block) {
+            $rounds = array_merge(
+                ...array_map(static fn (Round $round): array => array_fill(0, $round->times, $round), $block->rounds),
+            );
+            foreach ($rounds as $number => $round) {
+                $isLast = $number === \count($rounds) - 1;
+                $seconds += $isLast && [] === $round->lanes ? $round->seconds : $round->cycle();
+            }
+            $seconds += $index < \count($this->blocks) - 1 ? $block->changeover : 0;
+        }
+
+        return $seconds;
+    }
+
+    /** @param list<Block> $blocks */
+    public function withBlocks(array $blocks): self
+    {
+        return new self(
+            name: $this->name,
+            minutes: $this->minutes,
+            rules: $this->rules,
+            group: $this->group,
+            medium: $this->medium,
+            level: $this->level,
+            tempo: $this->tempo,
+            seed: $this->seed,
+            numbering: $this->numbering,
+            tracks: $this->tracks,
+            blocks: $blocks,
+        );
+    }
 }

@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Warnings;
 
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\Session\Plan\BlockKind;
-use Periplus\Core\Session\Plan\PlanReader;
+use Periplus\Core\Session\Plan\Duration;
 use Periplus\Core\Session\Plan\Round;
 use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Session\Programme\SegmentKind;
@@ -53,8 +53,8 @@ final readonly class LittleRest implements Warning
                         '{block}{track}: {rest} of rest for {work} of work.',
                         block: $block->name,
                         track: null === $track ? '' : ', '.$context->plan->tracks[$track]->name,
-                        rest: PlanReader::time(intdiv($ms['rest'], 1000)),
-                        work: PlanReader::time(intdiv($ms['work'], 1000)),
+                        rest: Duration::inWords(intdiv($ms['rest'], 1000)),
+                        work: Duration::inWords(intdiv($ms['work'], 1000)),
                     );
                 }
             }

@@ -112,7 +112,7 @@ final class AdviceTest extends TestCase
         $plan = (new PlanReader())->read(['blocks' => [Advice::builtIn()->part($part, $seconds)]]);
 
         self::assertSame([], $plan->problems);
-        self::assertSame($seconds, PlanReader::seconds($plan->plan));
+        self::assertSame($seconds, $plan->plan->seconds());
     }
 
     public function testWhatIsAskedForFirstComesFirst(): void

@@ -50,7 +50,7 @@ final class ComposerTest extends TestCase
         $reading = (new PlanReader())->read($composition->plan);
 
         self::assertSame([], $reading->problems);
-        $seconds = PlanReader::seconds($reading->plan);
+        $seconds = $reading->plan->seconds();
         self::assertLessThanOrEqual(60 * $minutes, $seconds);
         self::assertGreaterThan(60 * $minutes - 300, $seconds, 'at most one round is left over');
         self::assertSame('warm-up', $reading->plan->blocks[0]->kind->value);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Core\Session;
 
+use Periplus\Core\Session\Plan\Duration;
 use Periplus\Core\Session\Plan\PlanReader;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -242,6 +243,6 @@ final class PlanReaderTest extends TestCase
     #[TestWith([0, '0 s'])]
     public function testTimeIsReadAsMinutesAndSeconds(int $seconds, string $text): void
     {
-        self::assertSame($text, PlanReader::time($seconds));
+        self::assertSame($text, Duration::inWords($seconds));
     }
 }

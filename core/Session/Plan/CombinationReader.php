@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Plan;
+
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Check\CheckResult;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Timing\Link;
+use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Session\Drill\PlannedCombination;
+use Periplus\Core\Technique\Stance;
+
+use function Periplus\Core\Language\t;
+
+/**
+ * Reads the combinations of a set. What breaks under the rules of the session is reported, and kept.
+ *
+ * @internal to {@see PlanReader}
+ */
+final class CombinationReader
+{
+    /** @var array<string, CheckResult> checks that were made, by chain and medium */
+    private array $checked = [];
+
+    public function __construct(private readonly Reader $reader)
+    {
+    }
+
+    /** @return list<PlannedCombination> those that can be read */
+    public function read(PlanFields $fields, RoundSettings $settings): array
+    {
+        $list = $fields->raw('combinations') ?? [];
+        if (!\is_array($list) || !array_is_list($list) || \count($list) > SetReader::MAX_SETS) {
+            $fields->problem(
+                t('Combinations are a list of at most {maxSets}.', maxSets: SetReader::MAX_SETS),
+                'combinations',
+            );
+
+            return [];
+        }
+        $combinations = [];
+        foreach ($list as $index => $written) {
+            $combination = $this->combination($written, $fields, "combinations[$index]", $settings);
+            if (null !== $combination) {
+                $combinations[] = $combination;
+            }
+        }
+
+        return $combinations;
+    }
+
+    private function combination(
+        mixed $written,
+        PlanFields $set,
+        string $field,
+        RoundSettings $settings,
+    ): ?PlannedCombination {
+        $fields = $set->child(\is_string($written) ? ['chain' => $written] : $written, $field, $set->where);
+        if (null === $fields) {
+            return null;
+        }
+        $text = $fields->text('chain', 'A chain', Reader::MAX_LENGTH);
+        $stance = $fields->choice('stance', t('The stance'), Stance::Orthodox);
+        $reading = $this->reader->read($text, $settings->plan->numbering, $stance);
+        if (null === $reading->chain) {
+            $fields->problem(
+                t('"{text}": {value}', text: mb_strimwidth($text, 0, 60, '…'), value: $reading->problems[0]->message),
+            );
+
+            return null;
+        }
+        $inStance = new ChainInStance($reading->chain, $stance);
+        $breaks = $this->breaks($text, $inStance, $settings->options());
+        if (null !== $breaks) {
+            $fields->problem(
+                t('{text} breaks. {breaks}', text: mb_strimwidth($text, 0, 60, '…'), breaks: $breaks),
+                stops: false,
+            );
+        }
+        $name = $fields->text('name', t('The name'), 120);
+
+        return new PlannedCombination(
+            $text,
+            $inStance,
+            '' === $name ? null : $name,
+            $fields->optional('id', t('The number of a combination'), 1, 2_147_483_647),
+            $fields->optional('version', t('The version of a combination'), 1, 2_147_483_647),
+        );
+    }
+
+    /** @return string|null why it breaks; null when it does not */
+    private function breaks(string $text, ChainInStance $inStance, CheckOptions $options): ?string
+    {
+        $result = $this->checked[
+            $options->medium->value.$inStance->stance->value.' '.$text
+        ] ??= Check::builtIn()->run($inStance, $options);
+        if (Verdict::Breaks !== $result->verdict) {
+            return null;
+        }
+        $links = array_filter(
+            $result->timing->links,
+            static fn (Link $link): bool => Verdict::Breaks === $link->verdict,
+        );
+        foreach ($result->findings as $finding) {
+            if (Severity::Must === $finding->severity && [] === $links) {
+                return $finding->message;
+            }
+        }
+        $link = reset($links);
+
+        return false === $link ? t('Review it on the bench.') : $result->timing->reason($link);
+    }
+}

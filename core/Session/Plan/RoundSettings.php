@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Plan;
+
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Session\Drill\RoundStance;
+
+/** What holds for every set of a lane: the plan, and what the round sets for itself. */
+final readonly class RoundSettings
+{
+    /** @param int|null $track whose lane it is; everybody's when null */
+    public function __construct(
+        public SessionPlan $plan,
+        public Medium $medium,
+        public RoundStance $stance,
+        public ?int $track = null,
+    ) {
+    }
+
+    public function ofTrack(int $track): self
+    {
+        return new self($this->plan, $this->medium, $this->stance, $track);
+    }
+
+    public function options(): CheckOptions
+    {
+        return $this->plan->options($this->medium);
+    }
+
+    public function level(): int
+    {
+        return $this->plan->level($this->track);
+    }
+}
