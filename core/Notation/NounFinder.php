@@ -69,14 +69,14 @@ final readonly class NounFinder
      */
     private function isLimbOfTheNext(array $words, int $index, FoundNoun $found): bool
     {
-        if (!isset(Vocabulary::HANDS[$found->name]) || 'hand' !== ($words[$index + 1] ?? '')) {
+        if (!isset($this->vocabulary->hands[$found->name]) || 'hand' !== ($words[$index + 1] ?? '')) {
             return false;
         }
         $next = $this->vocabulary->noun($words, $index + 2);
 
         return null !== $next
-            && !isset(Vocabulary::FIXED[$next->name])
-            && !isset(Vocabulary::HANDS[$next->name])
+            && !isset($this->vocabulary->fixed[$next->name])
+            && !isset($this->vocabulary->hands[$next->name])
             && !$this->vocabulary->isOfLeg($next->name);
     }
 }

@@ -63,8 +63,8 @@ final readonly class SideAfterNoun
             return new FoundSide($side, $next);
         }
         // The next strike names its own hand or has a side after it, so this side is not for it.
-        $asks = isset(Vocabulary::FIXED[$follows->noun])
-            ? $this->isOf($side, Vocabulary::FIXED[$follows->noun], $tokens->running)
+        $asks = isset($this->vocabulary->fixed[$follows->noun])
+            ? $this->isOf($side, $this->vocabulary->fixed[$follows->noun], $tokens->running)
             : $this->asksForSide($follows->noun) && !isset(Vocabulary::ORGANS[$follows->targetWord ?? '']);
 
         $hasItsOwn = !$asks || null !== $this->find($tokens, $follows->next, $follows->noun);
@@ -81,8 +81,8 @@ final readonly class SideAfterNoun
     /** Tells whether a noun can be thrown from either side. */
     private function asksForSide(string $noun): bool
     {
-        return !isset(Vocabulary::FIXED[$noun])
-            && !isset(Vocabulary::HANDS[$noun])
+        return !isset($this->vocabulary->fixed[$noun])
+            && !isset($this->vocabulary->hands[$noun])
             && !$this->vocabulary->isOneSided($noun);
     }
 }

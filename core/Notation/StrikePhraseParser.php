@@ -227,19 +227,19 @@ final readonly class StrikePhraseParser
     ): StrikePhrase {
         $words = $tokens->words;
         $next = $head + $count;
-        $side = $modifiers->side ?? Vocabulary::HANDS[$noun] ?? null;
+        $side = $modifiers->side ?? $this->vocabulary->hands[$noun] ?? null;
         if (null === $side && null !== $modifiers->thigh && $this->vocabulary->isOfLeg($noun)) {
             $side = $modifiers->role = $modifiers->thigh;
             $modifiers->targetWord ??= 'leg';
         }
-        $targetWord = $modifiers->targetWord ?? Vocabulary::AIMED[$noun] ?? null;
+        $targetWord = $modifiers->targetWord ?? $this->vocabulary->aimed[$noun] ?? null;
         [$sideAfter, $openTarget, $targetAfter, $secondTarget] = [null, false, null, null];
         while (true) {
             $isOpen =
                 '' !== $noun
                 && !$modifiers->switch
                 && ('with' === ($words[$next] ?? '')
-                    || (!isset(Vocabulary::FIXED[$noun]) && !isset(Vocabulary::HANDS[$noun])));
+                    || (!isset($this->vocabulary->fixed[$noun]) && !isset($this->vocabulary->hands[$noun])));
             $after =
                 null === $sideAfter && null === $modifiers->side && $isOpen
                     ? $this->sideAfter->find($tokens, $next, $noun)
@@ -347,6 +347,6 @@ final readonly class StrikePhraseParser
         }
         $next = $this->nouns->noun($words, $index + 1);
 
-        return null !== $next && isset(Vocabulary::STRAIGHT_ONES[$next->name]);
+        return null !== $next && isset($this->vocabulary->straightOnes[$next->name]);
     }
 }

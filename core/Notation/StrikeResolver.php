@@ -162,7 +162,7 @@ final readonly class StrikeResolver
         }
         $role ??= $this->role($phrase, $family, $running, $before);
         $strike = $this->catalogue->inFamily($family, $role);
-        $fixed = Vocabulary::FIXED[$phrase->noun] ?? $role;
+        $fixed = $this->vocabulary->fixed[$phrase->noun] ?? $role;
         if (null === $strike || $fixed !== $role) {
             $other = $this->catalogue->inFamily($family, $fixed) ?? $this->catalogue->inFamily($family, $role->other());
             $this->diagnostics->problem(
@@ -191,8 +191,8 @@ final readonly class StrikeResolver
      */
     private function role(StrikePhrase $phrase, string $family, Stance $running, array $before): Role
     {
-        if (isset(Vocabulary::FIXED[$phrase->noun])) {
-            return Vocabulary::FIXED[$phrase->noun];
+        if (isset($this->vocabulary->fixed[$phrase->noun])) {
+            return $this->vocabulary->fixed[$phrase->noun];
         }
         $lead = $this->catalogue->inFamily($family, Role::Lead);
         $rear = $this->catalogue->inFamily($family, Role::Rear);

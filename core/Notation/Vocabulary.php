@@ -9,11 +9,12 @@ use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
 /**
- * The words that coaches use for strikes and moves, and their meanings. Built once from the catalogue; spoken variants
- * are added here.
+ * The words that coaches use for strikes and moves, and their meanings: the names in the catalogue, what
+ * core/data/words.json adds to them, and the words that go with them.
  */
 final readonly class Vocabulary
 {
@@ -57,88 +58,6 @@ final readonly class Vocabulary
     public const ORGANS = ['liver' => Side::Left, 'spleen' => Side::Right];
     /** A lead hook that pivots away as it lands. */
     public const CHECK_HOOK = 'check hook';
-    /**
-     * Family of each noun, in addition to the families themselves; jab and cross also fix the role, see {@see FIXED}.
-     */
-    private const NOUNS = [
-        'jab' => 'straight',
-        'cross' => 'straight',
-        'straight' => 'straight',
-        'punch' => 'straight',
-        'shot' => 'straight',
-        'hook' => 'hook',
-        'liver shot' => 'hook',
-        'body shot' => 'hook',
-        self::CHECK_HOOK => 'hook',
-        'uppercut' => 'uppercut',
-        'upper' => 'uppercut',
-        'shovel hook' => 'shovel hook',
-        'shovel' => 'shovel hook',
-        'overhand' => 'overhand',
-        'left hand' => 'straight',
-        'right hand' => 'straight',
-        'lead hand' => 'straight',
-        'rear hand' => 'straight',
-        'front hand' => 'straight',
-        'back hand' => 'straight',
-        'push kick' => 'push kick',
-        'front kick' => 'push kick',
-        'teep' => 'push kick',
-        'teep kick' => 'push kick',
-        'round kick' => 'round kick',
-        'roundhouse kick' => 'round kick',
-        'roundhouse' => 'round kick',
-        'kick' => 'round kick',
-        'switch kick' => 'switch kick',
-        'switch round kick' => 'switch kick',
-        'switch roundhouse' => 'switch kick',
-        'switch roundhouse kick' => 'switch kick',
-        'side kick' => 'side kick',
-        'ax kick' => 'axe kick',
-        'spinning back kick' => 'spinning back kick',
-        'spinning kick' => 'spinning back kick',
-        'spin kick' => 'spinning back kick',
-        'back kick' => 'spinning back kick',
-        'knee' => 'knee',
-        'knee strike' => 'knee',
-        'switch knee' => 'switch knee',
-        'flying knee' => 'jumping knee',
-        'jump knee' => 'jumping knee',
-        'leaping cross' => 'leaping straight',
-        'jumping straight' => 'leaping straight',
-        'leaping punch' => 'leaping straight',
-        'jumping punch' => 'leaping straight',
-        'elbow' => 'elbow',
-        'elbow strike' => 'elbow',
-        'horizontal elbow' => 'elbow',
-        'upward elbow' => 'upward elbow',
-        'up elbow' => 'upward elbow',
-        'uppercut elbow' => 'upward elbow',
-        'downward elbow' => 'downward elbow',
-        'down elbow' => 'downward elbow',
-        '12-6 elbow' => 'downward elbow',
-        'slashing elbow' => 'diagonal elbow',
-        'spinning back elbow' => 'spinning back elbow',
-        'spinning elbow' => 'spinning back elbow',
-        'spin elbow' => 'spinning back elbow',
-        'back elbow' => 'spinning back elbow',
-        'backfist' => 'back fist',
-        'spinning backfist' => 'spinning back fist',
-        'spin back fist' => 'spinning back fist',
-    ];
-    /** Nouns that name their side. */
-    public const HANDS = [
-        self::CHECK_HOOK => Role::Lead,
-        'liver shot' => Side::Left,
-        'left hand' => Side::Left,
-        'right hand' => Side::Right,
-        'lead hand' => Role::Lead,
-        'front hand' => Role::Lead,
-        'rear hand' => Role::Rear,
-        'back hand' => Role::Rear,
-    ];
-    /** Nouns that name their target. */
-    public const AIMED = ['liver shot' => 'liver', 'body shot' => 'body'];
     public const EFFORTS = [
         'hard' => Effort::Hard,
         'power' => Effort::Hard,
@@ -153,21 +72,6 @@ final readonly class Vocabulary
     ];
     /** Words about the manner of a strike that a chain does not record: "long hook". */
     public const MANNERS = ['long' => true, 'short' => true, 'tight' => true, 'sharp' => true, 'stiff' => true];
-    /** Before one of these, "straight" is no strike of its own. */
-    public const STRAIGHT_ONES = [
-        'jab' => true,
-        'cross' => true,
-        'left hand' => true,
-        'right hand' => true,
-        'lead hand' => true,
-        'rear hand' => true,
-        'front hand' => true,
-        'back hand' => true,
-        'punch' => true,
-        'shot' => true,
-        'knee' => true,
-    ];
-    public const FIXED = ['jab' => Role::Lead, 'cross' => Role::Rear];
     /**
      * Words for the inside or outside of the thigh, and the leg that reaches it: the lead leg inside, the rear leg
      * outside.
@@ -268,86 +172,6 @@ final readonly class Vocabulary
         'pivot' => ['lead' => 'pivot-out', 'rear' => 'pivot-in'],
         'step off' => ['lead' => 'step-out', 'rear' => 'step-rear'],
     ];
-    private const ALIASES = [
-        'weave' => 'roll',
-        'bob and weave' => 'roll',
-        'bob' => 'roll',
-        'leg check' => 'check',
-        'shin check' => 'check',
-        'check kick' => 'check',
-        'step out' => 'step off',
-        'angle' => 'step off',
-        'angle out' => 'step off',
-        'angle off' => 'step off',
-        'step off the line' => 'step off',
-        'step offline' => 'step off',
-        'side step' => 'step',
-        'sidestep' => 'step',
-        'move' => 'step',
-        'pivot off' => 'pivot',
-        'circle out' => 'circle',
-        'circle off' => 'circle',
-        'circle away' => 'circle',
-        'catch' => 'block',
-        'step forward' => 'step-in',
-        'move in' => 'step-in',
-        'move forward' => 'step-in',
-        'walk forward' => 'step-in',
-        'shuffle in' => 'step-in',
-        'shuffle forward' => 'step-in',
-        'bounce in' => 'step-in',
-        'slide in' => 'step-in',
-        'drop step' => 'step-in',
-        'pendulum step' => 'step-in',
-        'hop step' => 'step-in',
-        'skip step' => 'step-in',
-        'move back' => 'step-back',
-        'shuffle back' => 'step-back',
-        'bounce back' => 'step-back',
-        'slide back' => 'step-back',
-        'step backward' => 'step-back',
-        'back out' => 'step-back',
-        'back up' => 'step-back',
-        'lean back' => 'pull',
-        'pull back' => 'pull',
-        'lean' => 'pull',
-        'duck under' => 'duck',
-        'roll under' => 'roll',
-        'weave under' => 'roll',
-        'dip' => 'level',
-        'level change' => 'level',
-        'change level' => 'level',
-        'change levels' => 'level',
-        'switch feet' => 'switch',
-        'switch stance' => 'switch',
-        'shift back' => 'shift-back',
-        'shift forward' => 'shift',
-        'step through' => 'shift',
-        'switch to southpaw' => 'switch',
-        'switch to orthodox' => 'switch',
-        'leave' => 'exit',
-        'move out' => 'exit',
-        'get out' => 'exit',
-        'retreat' => 'exit',
-        'out' => 'exit',
-        'shell' => 'cover',
-        'cover up' => 'cover',
-        'high guard' => 'cover',
-        'long guard' => 'cover',
-        'guard' => 'cover',
-        'shoulder roll' => 'block-lead',
-        'shove' => 'push',
-        'bump' => 'push',
-        'push off' => 'push',
-        'frame' => 'post',
-        'hand plant' => 'post',
-        'both hands' => 'post',
-        'plant the hand' => 'post',
-        'tie up' => 'clinch',
-        'lock up' => 'clinch',
-        'grab' => 'clinch',
-        'collar tie' => 'clinch',
-    ];
     /**
      * One phrase for several moves.
      *
@@ -355,8 +179,18 @@ final readonly class Vocabulary
      */
     public const SEQUENCES = ['in and out' => ['step-in', 'step-back']];
 
-    /** @var array<string, string> noun to family */
+    /** @var array<string, string> noun to family; the families are nouns, too */
     public array $nouns;
+    /** @var array<string, Role> nouns that one limb alone throws */
+    public array $fixed;
+    /** @var array<string, Role|Side> nouns that name their side */
+    public array $hands;
+    /** @var array<string, string> nouns that name their target, with the word for it */
+    public array $aimed;
+    /** @var array<string, true> nouns before which "straight" is no strike of its own */
+    public array $straightOnes;
+    /** @var array<string, true> families that a leg throws */
+    private array $ofLeg;
     /** @var array<string, array{lead: string, rear: string}> moves that go to a side, by their bare word */
     public array $bases;
     /** @var array<string, string> a plural to its noun */
@@ -392,14 +226,26 @@ final readonly class Vocabulary
             array_keys(array_filter($catalogue->moves, static fn (Move $move): bool => null !== $move->toward)),
             true,
         );
-        $this->nouns = self::NOUNS + array_combine($families, $families);
+        $this->ofLeg = array_fill_keys(
+            array_column(
+                array_filter($catalogue->strikes, static fn (Strike $strike): bool => !$strike->limb->isArm()),
+                'family',
+            ),
+            true,
+        );
+        $words = WordData::read();
+        $this->nouns = $words->families + array_combine($families, $families);
+        $this->fixed = $words->roles;
+        $this->hands = $words->sides;
+        $this->aimed = $words->targets;
+        $this->straightOnes = $words->straight;
         $plurals = [];
         foreach (array_keys($this->nouns) as $noun) {
             $plurals[1 === preg_match('/(s|sh|ch)$/', $noun) ? $noun.'es' : $noun.'s'] = $noun;
         }
         $this->plurals = $plurals;
         $bases = self::BASES;
-        $moves = self::ALIASES;
+        $moves = $words->moves;
         foreach ($catalogue->moves as $id => $move) {
             $moves[$move->words()] ??= $id;
             if (str_ends_with($id, '-lead') && null !== $move->toward) {
@@ -507,7 +353,7 @@ final readonly class Vocabulary
     /** Tells whether the noun is a strike of the leg. */
     public function isOfLeg(string $noun): bool
     {
-        return 1 === preg_match('/ ?(kick|knee)$/', $this->nouns[$noun] ?? $noun);
+        return isset($this->ofLeg[$this->nouns[$noun] ?? $noun]);
     }
 
     /** @return list<string> at most three known words, nearest first */

@@ -249,7 +249,7 @@ final readonly class ItemPatternReader
         $noun = $phrase->noun;
         $nouns = $this->vocabulary->nouns;
         $limb = self::LIMBS[$noun] ?? null;
-        $fixed = Vocabulary::FIXED[$noun] ?? null;
+        $fixed = $this->vocabulary->fixed[$noun] ?? null;
         $role = $phrase->side instanceof Side ? $running->roleOf($phrase->side) : $phrase->side;
         $strikes = array_values(
             array_filter(
@@ -268,7 +268,7 @@ final readonly class ItemPatternReader
 
         return [$strikes, $target, match (true) {
             // "Right hand" names its side, and "liver shot" its target as well.
-            isset(Vocabulary::HANDS[$noun]) && 1 === \count($strikes) => $strikes[0]->name,
+            isset($this->vocabulary->hands[$noun]) && 1 === \count($strikes) => $strikes[0]->name,
             null === $role => $noun,
             default => $role->value.' '.$noun,
         }];

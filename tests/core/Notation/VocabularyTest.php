@@ -8,6 +8,7 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Vocabulary;
+use Periplus\Core\Notation\WordData;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
@@ -19,12 +20,13 @@ final class VocabularyTest extends TestCase
 {
     public function testEveryNounIsAStrikeOfTheCatalogue(): void
     {
-        foreach ((new Vocabulary(Catalogue::builtIn()))->nouns as $noun => $family) {
+        $vocabulary = new Vocabulary(Catalogue::builtIn());
+        foreach ($vocabulary->nouns as $noun => $family) {
             self::assertTrue(Catalogue::builtIn()->hasFamily($family), $noun);
             foreach (Role::cases() as $role) {
                 if (
                     null === Catalogue::builtIn()->inFamily($family, $role)
-                    || $role !== (Vocabulary::FIXED[$noun] ?? $role)
+                    || $role !== ($vocabulary->fixed[$noun] ?? $role)
                 ) {
                     continue;
                 }
@@ -32,6 +34,21 @@ final class VocabularyTest extends TestCase
                 self::assertInstanceOf(StrikeItem::class, $item);
                 self::assertSame([$family, $role], [$item->strike->family, $item->strike->role], $noun);
             }
+        }
+    }
+
+    public function testEveryPhraseOfAMoveLeadsToAMoveOfTheCatalogue(): void
+    {
+        $vocabulary = new Vocabulary(Catalogue::builtIn());
+        foreach (WordData::read()->moves as $phrase => $move) {
+            self::assertTrue(isset($vocabulary->bases[$move]) || $vocabulary->isMove($move), $phrase);
+        }
+    }
+
+    public function testEveryNounThatNamesATargetNamesOneThatIsKnown(): void
+    {
+        foreach (WordData::read()->targets as $noun => $target) {
+            self::assertArrayHasKey($target, Vocabulary::TARGETS, $noun);
         }
     }
 
