@@ -139,11 +139,11 @@ web_packages() {
 }
 
 web_build() {
-    [ -f "$ROOT/web/dist/index.html" ] && unchanged web web docs/openapi.yaml core/data/palette.json && return 0
+    [ -f "$ROOT/web/dist/index.html" ] && unchanged web web docs/openapi.yaml docs/formats/session.schema.json core/data/palette.json && return 0
     umask 022
     step "Making the API types" npm --prefix "$ROOT/web" run api
     step "Building the screens" npm --prefix "$ROOT/web" run build
-    remember web web docs/openapi.yaml core/data/palette.json
+    remember web web docs/openapi.yaml docs/formats/session.schema.json core/data/palette.json
     umask 077
 }
 

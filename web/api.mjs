@@ -1,7 +1,7 @@
 // Writes what the screens take from docs/openapi.yaml: the types, and the bounds of the fields in requests.
-import { execFileSync } from "node:child_process";
 import { readFileSync, writeFileSync } from "node:fs";
 import { load } from "js-yaml";
+import openapiTS, { astToString } from "openapi-typescript";
 
 const CONTRACT = "../docs/openapi.yaml";
 const PLAN = "../docs/formats/session.schema.json";
@@ -22,8 +22,21 @@ function boundsOf(properties) {
   );
 }
 
-const { schemas } = load(readFileSync(CONTRACT, "utf8")).components;
-const plan = JSON.parse(readFileSync(PLAN, "utf8"));
+const contract = load(readFileSync(CONTRACT, "utf8"));
+const { schemas } = contract.components;
+
+// The plan has a schema of its own, for whoever writes one by hand. Its parts get names among the other types. The
+// screens read and send plans in which everything is written out: no short forms, and nothing that is no plan.
+const parts = { block: "PlanBlock", round: "PlanRound", lane: "PlanLane", set: "PlanSet", combination: "PlanCombination", track: "PlanTrack", medium: "Medium", level: "PlanLevel" };
+const text = readFileSync(PLAN, "utf8").replaceAll(/"#\/\$defs\/(\w+)"/g, (_, part) => `"#/components/schemas/${parts[part]}"`);
+const { $defs, $schema, ...plan } = JSON.parse(text);
+for (const [part, schema] of Object.entries($defs)) {
+  schemas[parts[part]] ??= schema;
+}
+schemas.PlanSet.properties.combinations.items = { $ref: "#/components/schemas/PlanCombination" };
+schemas.PlanContent = plan;
+schemas.WrittenPlan = { $ref: "#/components/schemas/PlanContent" };
+
 const bounds = {
   ...Object.fromEntries(
     Object.entries(schemas)
@@ -32,15 +45,12 @@ const bounds = {
   ),
   NumberRequest: boundsOf(schemas.NumberingRequest.properties.numbers.items.properties),
   Plan: boundsOf(plan.properties),
-  PlanBlock: boundsOf(plan.properties.blocks.items.properties),
-  PlanRound: boundsOf(plan.$defs.round.properties),
-  PlanSet: boundsOf(plan.$defs.sets.items.properties),
-  PlanChain: boundsOf(plan.$defs.sets.items.properties.combinations.items.oneOf[1].properties),
-  PlanTrack: boundsOf(plan.properties.tracks.items.properties),
+  ...Object.fromEntries(Object.values(parts).map((name) => [name, boundsOf(schemas[name].properties)])),
 };
 const used = Object.fromEntries(Object.entries(bounds).filter(([, fields]) => Object.keys(fields).length > 0));
 writeFileSync(
   "src/api/bounds.gen.ts",
   `// Written by "npm run api" from docs/openapi.yaml.\nexport const BOUNDS = ${JSON.stringify(used)} as const;\n`,
 );
-execFileSync("npx", ["openapi-typescript", CONTRACT, "--root-types", "--root-types-no-schema-prefix", "-o", "src/api/schema.d.ts"], { stdio: "inherit" });
+const types = await openapiTS(contract, { rootTypes: true, rootTypesNoSchemaPrefix: true });
+writeFileSync("src/api/schema.d.ts", `// Written by "npm run api" from docs/openapi.yaml.\n${astToString(types)}`);

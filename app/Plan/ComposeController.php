@@ -9,6 +9,7 @@ use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Session\Plan\CompletePlan;
 use Periplus\Core\Session\Serializer\ChainToOrder;
 use Periplus\Core\Session\Serializer\SequenceSerializer;
 use Periplus\Core\Technique\Stance;
@@ -38,7 +39,7 @@ final readonly class ComposeController
         $composition = $this->composer->compose($request, $this->numberings->forUser($user));
 
         return new JsonResponse([
-            'content' => $composition->plan,
+            'content' => new CompletePlan($composition->plan),
             'reasons' => $composition->reasons,
             'unmet' => $composition->unmet,
         ]);

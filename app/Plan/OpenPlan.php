@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace Periplus\App\Plan;
 
+use Periplus\Core\Session\Plan\CompletePlan;
+
 /** A planned session with its content. */
 final readonly class OpenPlan extends ShownPlan
 {
-    /** The content as it was written. */
-    public object $content;
+    public CompletePlan $content;
 
     public function __construct(Plan $plan, \DateTimeZone $zone)
     {
         parent::__construct($plan->row(), $zone);
-        $this->content = (object) $plan->content();
+        $this->content = new CompletePlan($plan->content());
     }
 }

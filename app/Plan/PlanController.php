@@ -10,6 +10,7 @@ use Periplus\App\Http\HeavyWork;
 use Periplus\App\Http\IfMatch;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotFound;
+use Periplus\Core\Session\Plan\CompletePlan;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
@@ -124,7 +125,7 @@ final readonly class PlanController
             (string) $request->warning,
         ) ?? throw Invalid::field('warning', t('There is no such warning.'));
 
-        return new JsonResponse(['content' => (object) $fixed]);
+        return new JsonResponse(['content' => new CompletePlan($fixed)]);
     }
 
     private function answer(Plan $plan, int $status = 200): JsonResponse

@@ -14,6 +14,7 @@ use Symfony\Component\Yaml\Yaml;
 final class Contract
 {
     private const SCHEMAS = 'https://gym.example/openapi.json';
+    private const FORMATS = 'https://gym.example/formats/';
 
     /** @var array<string, mixed>|null */
     private static ?array $document = null;
@@ -89,6 +90,7 @@ final class Contract
             Assert::assertIsObject($schemas);
             self::$validator = new Validator();
             self::$validator->resolver()?->registerRaw($schemas, self::SCHEMAS);
+            self::$validator->resolver()?->registerPrefix(self::FORMATS, __DIR__.'/../../docs/formats');
         }
 
         return self::$validator;

@@ -110,7 +110,7 @@ final class PlanFilesTest extends ApiTestCase
         $again = $this->ask('POST', '/api/plans', ['name' => 'Again', 'content' => $content])->id();
 
         self::assertEquals(
-            [...PlanTest::content(), 'name' => 'Liver'],
+            PlanTest::writtenOut([...PlanTest::content(), 'name' => 'Liver']),
             $this->ask('GET', "/api/plans/$again")->body['content'],
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
+use Periplus\Core\Session\Plan\CompletePlan;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 
@@ -20,7 +21,11 @@ final class PlanTest extends ApiTestCase
         $read = $this->ask('GET', '/api/plans/'.$made->id());
 
         self::assertSame(201, $made->status);
-        self::assertEquals(self::content(), $read->body['content']);
+        self::assertEquals(self::writtenOut(self::content()), $read->body['content']);
+        self::assertEquals(
+            [...self::content(), 'name' => 'Liver'],
+            $this->ask('GET', '/api/plans/'.$made->id().'/plan.json')->body,
+        );
         self::assertSame(
             [1, 'Liver', '2026-12-01T18:30', 180_000, 0],
             [
@@ -47,7 +52,11 @@ final class PlanTest extends ApiTestCase
 
         self::assertSame(201, $made->status);
         self::assertSame(3, $made->body['problems']);
-        self::assertEquals($content, $this->ask('GET', '/api/plans/'.$made->id())->body['content'], 'nothing is lost');
+        self::assertEquals(
+            self::writtenOut($content),
+            $this->ask('GET', '/api/plans/'.$made->id())->body['content'],
+            'nothing is lost',
+        );
     }
 
     public function testAPlanThatIsNestedDeeperThanTheDatabaseTakesIsRefusedInWords(): void
@@ -292,6 +301,16 @@ final class PlanTest extends ApiTestCase
     public static function plan(array $with = []): array
     {
         return ['name' => 'Liver', 'startsAt' => '2026-12-01T18:30', 'content' => self::content(), ...$with];
+    }
+
+    /**
+     * Returns a content as the screens get it.
+     *
+     * @param array<string, mixed> $content
+     */
+    public static function writtenOut(array $content): mixed
+    {
+        return json_decode(json_encode(new CompletePlan($content), \JSON_THROW_ON_ERROR), true);
     }
 
     /**

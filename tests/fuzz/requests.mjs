@@ -126,7 +126,7 @@ function fitting(schema, name, depth = 0) {
   if (now.enum) {
     return any(now.enum);
   }
-  if (schema?.$ref?.endsWith("/PlanContent")) {
+  if (schema?.$ref?.endsWith("/WrittenPlan")) {
     return maybe(0.2) ? any(ODD) : spoiled(any(PLANS));
   }
   const type = Array.isArray(now.type) ? any(now.type) : (now.type ?? (now.properties ? "object" : "string"));

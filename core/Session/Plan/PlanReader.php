@@ -23,6 +23,15 @@ final class PlanReader
 {
     private const MAX_BLOCKS = 40;
     public const MAX_TRACKS = 6;
+    /** What counts where a plan says nothing. */
+    public const RULES = 'all-limbs';
+    public const GROUP = Group::Open;
+    public const MEDIUM = Medium::Shadow;
+    public const LEVEL = 2;
+    public const TEMPO = 1.0;
+    public const SEED = 1;
+    public const NUMBERING = 'parity';
+    public const DRILL = 'repeat';
 
     /** The gym's reminders and exercises. */
     public readonly Advice $advice;
@@ -56,13 +65,13 @@ final class PlanReader
         $head = new SessionPlan(
             name: $fields->text('name', t('The name'), 120),
             minutes: $fields->optional('minutes', t('The length in minutes'), 1, SessionPlan::MAX_SECONDS / 60),
-            rules: $this->named($fields, 'rules', $rules, 'all-limbs'),
-            group: $fields->choice('group', t('The group'), Group::Open),
-            medium: $fields->choice('medium', t('The medium'), Medium::Shadow),
-            level: $fields->whole('level', t('The level'), 1, 3, 2),
-            tempo: $fields->number('tempo', t('The tempo'), CheckOptions::FASTEST, CheckOptions::SLOWEST, 1.0),
-            seed: $fields->whole('seed', t('The seed'), 0, 2_147_483_647, 1),
-            numbering: $this->named($fields, 'numbering', $numberings, 'parity'),
+            rules: $this->named($fields, 'rules', $rules, self::RULES),
+            group: $fields->choice('group', t('The group'), self::GROUP),
+            medium: $fields->choice('medium', t('The medium'), self::MEDIUM),
+            level: $fields->whole('level', t('The level'), 1, 3, self::LEVEL),
+            tempo: $fields->number('tempo', t('The tempo'), CheckOptions::FASTEST, CheckOptions::SLOWEST, self::TEMPO),
+            seed: $fields->whole('seed', t('The seed'), 0, 2_147_483_647, self::SEED),
+            numbering: $this->named($fields, 'numbering', $numberings, self::NUMBERING),
             tracks: $this->tracks($fields),
             blocks: [],
         );

@@ -27,7 +27,7 @@ final readonly class SetReader
 
     public function read(PlanFields $fields, int $seconds, RoundSettings $settings): ?Set
     {
-        $id = $fields->text('drill', t('The drill'), 40, 'repeat');
+        $id = $fields->text('drill', t('The drill'), 40, PlanReader::DRILL);
         $drill = DrillRegistry::named($id);
         if (null === $drill) {
             $fields->problem(

@@ -6,6 +6,7 @@ namespace Periplus\Tests\Core\Session;
 
 use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
+use Periplus\Core\Session\Plan\CompletePlan;
 use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Serializer\SessionSerializer;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -79,6 +80,54 @@ final class FormatTest extends TestCase
                 ['tracks' => [['name' => 'A', 'level' => 1]]],
             ),
         ];
+    }
+
+    public function testWhatAPlanLeavesOpenIsWrittenOutWithTheDefaultsOfTheSchema(): void
+    {
+        $plan = ['blocks' => [['rounds' => [['sets' => [[], ['combinations' => ['1 2']]]]]]]];
+        $written = json_decode(json_encode(new CompletePlan($plan), \JSON_THROW_ON_ERROR));
+        $schema = json_decode((string) file_get_contents(self::ROOT.'docs/formats/session.schema.json'));
+        $round = 'blocks.0.rounds.0';
+        $parts = [
+            'properties' => '',
+            '$defs.block.properties' => 'blocks.0',
+            '$defs.round.properties' => $round,
+            '$defs.set.properties' => $round.'.sets.0',
+            '$defs.combination.properties' => $round.'.sets.1.combinations.0',
+        ];
+        $seen = 0;
+        foreach ($parts as $part => $place) {
+            $is = self::at($written, $place);
+            foreach (self::at($schema, $part) as $field => $property) {
+                if (\is_object($property) && property_exists($property, 'default')) {
+                    self::assertEquals($property->default, $is[$field], $place.' '.$field);
+                    ++$seen;
+                }
+            }
+        }
+        self::assertGreaterThan(20, $seen);
+    }
+
+    /** @return array<array-key, mixed> what stands at that place of a decoded JSON text */
+    private static function at(mixed $json, string $place): array
+    {
+        foreach ('' === $place ? [] : explode('.', $place) as $step) {
+            $json = ((array) $json)[$step] ?? null;
+        }
+
+        return (array) $json;
+    }
+
+    #[DataProvider('plans')]
+    public function testAPlanThatIsWrittenOutIsTheSamePlan(mixed $plan): void
+    {
+        self::assertIsArray($plan);
+        $complete = json_encode(new CompletePlan($plan), \JSON_THROW_ON_ERROR);
+        self::assertTrue(self::isValid(json_decode($complete)));
+        self::assertEquals(
+            (new PlanReader())->read($plan),
+            (new PlanReader())->read(json_decode($complete, true)),
+        );
     }
 
     private static function isValid(mixed $plan): bool

@@ -33,7 +33,7 @@ export function NumberingChoice() {
       <Input
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
-        {...bounds("PlanChain", "chain")}
+        {...bounds("PlanCombination", "chain")}
         aria-label={t`A combination in words`}
       />
       <Failure error={numberings.error ?? choose.error} />

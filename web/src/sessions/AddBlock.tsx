@@ -1,18 +1,18 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Select } from "antd";
-import type { Drills } from "../api/schema";
-import { type Block, newSet } from "./plan";
+import type { Drills, PlanBlock } from "../api/schema";
+import { newRound, newSet } from "./plan";
 import { usePlanContext } from "./planContext";
 
 type Format = Drills["boutFormats"][number];
 
-const KINDS: Block["kind"][] = ["rounds", "warm-up", "conditioning", "cool-down", "talk"];
+const KINDS: PlanBlock["kind"][] = ["rounds", "warm-up", "conditioning", "cool-down", "talk"];
 
 /** Adds a block at the end: empty rounds, exercises, a talk, or the rounds of a sport. */
 export function AddBlock({ formats }: { formats: Format[] }) {
   const { change } = usePlanContext();
-  const add = (block: Block) => change((now) => ({ ...now, blocks: [...now.blocks, block] }));
+  const add = (block: PlanBlock) => change((now) => ({ ...now, blocks: [...now.blocks, block] }));
   return (
     <p className="add-block">
       <span className="small">
@@ -49,17 +49,17 @@ export function AddBlock({ formats }: { formats: Format[] }) {
   );
 }
 
-export function emptyBlock(kind: Block["kind"]): Block {
+export function emptyBlock(kind: PlanBlock["kind"]): PlanBlock {
   return {
     kind,
     name: "",
     changeover: 0,
+    locked: false,
     rounds: [
       kind === "rounds"
-        ? { seconds: 180, rest: 60, sets: [newSet()] }
+        ? newRound()
         : {
-            seconds: kind === "talk" ? 120 : 180,
-            rest: 0,
+            ...newRound(kind === "talk" ? 120 : 180, 0),
             lastTen: false,
             sets: [newSet(kind === "talk" ? "talk" : "exercise")],
           },
@@ -67,11 +67,12 @@ export function emptyBlock(kind: Block["kind"]): Block {
   };
 }
 
-export function boutBlock(format: Format): Block {
+export function boutBlock(format: Format): PlanBlock {
   return {
     kind: "rounds",
     name: `${format.sport}, ${format.class}`,
     changeover: 0,
-    rounds: [{ seconds: format.seconds, rest: format.rest, times: format.rounds, sets: [newSet("free")] }],
+    locked: false,
+    rounds: [{ ...newRound(format.seconds, format.rest), times: format.rounds, sets: [newSet("free")] }],
   };
 }

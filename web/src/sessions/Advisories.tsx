@@ -4,7 +4,7 @@ import { Button } from "antd";
 import { useRef, useState } from "react";
 import { Failure } from "../ui/Failure";
 import { useNotice } from "../ui/useNotice";
-import { contentOf, type Place, renewed } from "./plan";
+import { type Place, renewed } from "./plan";
 import { usePlanContext } from "./planContext";
 import { reveal } from "./Ruler";
 import { fixed } from "./usePlans";
@@ -79,7 +79,7 @@ function useFixes() {
   const fix = async (warning: { id: string; fix: string }) => {
     setFixing(warning.id);
     try {
-      const mended = contentOf(await fixed(content, warning.id));
+      const mended = await fixed(content, warning.id);
       // The answer belongs to an earlier content.
       if (newest.current !== content) {
         notice.warn(t`The session was changed meanwhile, so nothing was done. Press once more.`);

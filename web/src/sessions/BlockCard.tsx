@@ -3,21 +3,22 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Input, InputNumber } from "antd";
 import { bounds } from "../api/bounds";
+import type { PlanBlock } from "../api/schema";
 import { CardActions } from "./CardActions";
 import type { Dragged, Dropped } from "./drag";
-import { type Block, copied, moved, withBlock, without } from "./plan";
+import { copied, moved, withBlock, without } from "./plan";
 import { usePlanContext } from "./planContext";
 import { RoundCard } from "./RoundCard";
 import { nextRound } from "./startPlan";
 import { clock } from "./time";
 
 /** A part of the session with its rounds. */
-export function BlockCard({ block, at }: { block: Block; at: number }) {
+export function BlockCard({ block, at }: { block: PlanBlock; at: number }) {
   const { change, document, reasons } = usePlanContext();
   const name = block.name || block.kind;
   const drag = useDraggable({ id: `block ${at}`, data: { kind: "block", block: at, label: name } satisfies Dragged });
   const target = useDroppable({ id: `block-target ${at}`, data: { kind: "block", block: at } satisfies Dropped });
-  const put = (values: Partial<Block>, typed = false) =>
+  const put = (values: Partial<PlanBlock>, typed = false) =>
     change((now) => withBlock(now, at, (b) => ({ ...b, ...values })), typed);
   const own = document?.segments.filter((segment) => segment.place.block === at && segment.kind !== "changeover") ?? [];
   const ms = own.length === 0 ? 0 : Math.max(...own.map((one) => one.toMs)) - Math.min(...own.map((one) => one.fromMs));
@@ -51,7 +52,7 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
             className="tiny"
             {...bounds("PlanBlock", "changeover")}
             step={15}
-            value={block.changeover ?? 0}
+            value={block.changeover}
             onChange={(changeover) => put({ changeover: changeover ?? 0 }, true)}
             aria-label={t`Pause after the block (s)`}
           />
@@ -61,7 +62,7 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
           copy={t`Copy`}
           remove={t`Remove`}
           lock={t`Lock`}
-          isLocked={block.locked ?? false}
+          isLocked={block.locked}
           onUp={() => change((now) => ({ ...now, blocks: moved(now.blocks, at, at - 1) }))}
           onDown={() => change((now) => ({ ...now, blocks: moved(now.blocks, at, at + 1) }))}
           onCopy={() => change((now) => ({ ...now, blocks: copied(now.blocks, at) }))}

@@ -19,7 +19,7 @@ export function CombinationField({ empty, onAdd }: { empty: boolean; onAdd: (cha
       size="small"
       className="set-field"
       value={text}
-      {...bounds("PlanChain", "chain")}
+      {...bounds("PlanCombination", "chain")}
       placeholder={empty ? t`type a combination, or drop one in` : t`another`}
       aria-label={t`Type a combination`}
       onChange={(event) => setText(event.target.value)}

@@ -10,7 +10,6 @@ import { Failure } from "../ui/Failure";
 import { Segmented } from "../ui/Segmented";
 import { LIMBS } from "../ui/words";
 import type { Reasons } from "./PlannerScreen";
-import { contentOf } from "./plan";
 import type { Planner } from "./usePlanner";
 import { composed } from "./usePlans";
 
@@ -152,12 +151,12 @@ function useCompose(planner: Planner, onMade: (why: Reasons) => void) {
     setMaking(true);
     setError(null);
     try {
-      const made = await composed({ ...asked, locked: { ...planner.draft.content } });
+      const made = await composed({ ...asked, locked: planner.draft.content });
       planner.change((now) => ({
         ...now,
         course: asked.course,
-        name: now.name.trim() === "" || now.name === now.content.blocks[0]?.name ? String(made.content.name) : now.name,
-        content: contentOf(made.content),
+        name: now.name.trim() === "" || now.name === now.content.blocks[0]?.name ? made.content.name : now.name,
+        content: made.content,
       }));
       onMade({ reasons: made.reasons, unmet: made.unmet });
     } catch (failure) {

@@ -2,8 +2,9 @@ import { useDroppable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Select } from "antd";
+import type { PlanRound } from "../api/schema";
 import type { Dropped } from "./drag";
-import { newSet, type Round, setsAt, withRound, withSets } from "./plan";
+import { newSet, setsAt, withRound, withSets } from "./plan";
 import { usePlanContext } from "./planContext";
 import { SetCard } from "./SetCard";
 import { clock } from "./time";
@@ -23,7 +24,7 @@ export function LaneColumn({
   compact,
 }: {
   place: { block: number; round: number; track?: number };
-  round: Round;
+  round: PlanRound;
   compact: boolean;
 }) {
   const { content, change } = usePlanContext();
@@ -32,7 +33,7 @@ export function LaneColumn({
     data: { kind: "lane", place } satisfies Dropped,
   });
   const own = place.track === undefined ? undefined : round.tracks?.find((one) => one.track === place.track);
-  const cycle = round.seconds + (round.rest ?? 0);
+  const cycle = (round.seconds ?? 0) + round.rest;
   const sets = setsAt(content, place);
   const pattern = own?.pattern?.join(",") ?? "";
   const known = PATTERNS.some((one) => one.value === pattern);
@@ -88,7 +89,7 @@ export function LaneColumn({
       {sets.length === 0 && (
         <span className="small">
           {" "}
-          <Trans>{clock(1000 * round.seconds)} without a set</Trans>
+          <Trans>{clock(1000 * (round.seconds ?? 0))} without a set</Trans>
         </span>
       )}
     </div>

@@ -4,12 +4,13 @@ import { Trans } from "@lingui/react/macro";
 import { Button, Input, Select } from "antd";
 import { useState } from "react";
 import type { CombinationRow } from "../api/client";
+import type { PlanCombination } from "../api/schema";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { useLibrary, useViews } from "../library/useLibrary";
 import { useDebounced } from "../ui/useDebounced";
 import { useNotice } from "../ui/useNotice";
 import type { Dragged } from "./drag";
-import { dropped, type PlannedChain, setsAt, withSet } from "./plan";
+import { dropped, setsAt, withSet } from "./plan";
 import { usePlanContext } from "./planContext";
 
 const PAGE_SIZE = 20;
@@ -91,7 +92,7 @@ export function LibraryPanel() {
   );
 }
 
-function planned(row: CombinationRow): PlannedChain {
+function planned(row: CombinationRow): PlanCombination {
   return { chain: row.text, stance: row.stance, name: row.name, id: row.id, version: row.version };
 }
 

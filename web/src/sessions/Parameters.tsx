@@ -2,8 +2,9 @@ import { t } from "@lingui/core/macro";
 import { Checkbox, Input, InputNumber, Select } from "antd";
 import { bounds } from "../api/bounds";
 import type { Drill, DrillParameter } from "../api/client";
+import type { PlanSet } from "../api/schema";
 import { Segmented } from "../ui/Segmented";
-import type { PlannedSet, Value } from "./plan";
+import type { ParameterValue } from "./plan";
 import { usePlanContext } from "./planContext";
 
 /** The settings of a drill; the drill defines its fields. */
@@ -13,12 +14,12 @@ export function Parameters({
   onPut,
 }: {
   drill: Drill;
-  set: PlannedSet;
-  onPut: (values: Partial<PlannedSet>, typed?: boolean) => void;
+  set: PlanSet;
+  onPut: (values: Partial<PlanSet>, typed?: boolean) => void;
 }) {
   const { exercises } = usePlanContext();
-  const put = (name: string, value: Value | null, typed = false) => {
-    const { [name]: _, ...rest } = set.parameters ?? {};
+  const put = (name: string, value: ParameterValue | null, typed = false) => {
+    const { [name]: _, ...rest } = set.parameters;
     onPut({ parameters: value === null ? rest : { ...rest, [name]: value } }, typed);
   };
   return (
@@ -29,7 +30,7 @@ export function Parameters({
           <span className="small">{parameter.title}</span>
           <Field
             parameter={parameter}
-            value={set.parameters?.[parameter.name] ?? (parameter.usual as Value)}
+            value={set.parameters?.[parameter.name] ?? (parameter.usual as ParameterValue)}
             exercises={exercises.map(({ id, name }) => ({ value: id, label: name }))}
             onPut={(value, typed) => put(parameter.name, value, typed)}
           />
@@ -37,7 +38,7 @@ export function Parameters({
       ))}
       <Input
         size="small"
-        value={set.note ?? ""}
+        value={set.note}
         {...bounds("PlanSet", "note")}
         placeholder={t`Note`}
         aria-label={t`Note of the set`}
@@ -49,9 +50,9 @@ export function Parameters({
 
 interface FieldProps {
   parameter: DrillParameter;
-  value: Value;
+  value: ParameterValue;
   exercises: { value: string; label: string }[];
-  onPut: (value: Value | null, typed?: boolean) => void;
+  onPut: (value: ParameterValue | null, typed?: boolean) => void;
 }
 
 function Field({ parameter, value, exercises, onPut }: FieldProps) {

@@ -1,10 +1,11 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Modal } from "antd";
+import type { PlanContent } from "../api/schema";
 import { layers } from "../ui/layers";
 
 /** Imports a plan from a file in the format of docs/formats/session.md. */
-export function PlanImport({ onContent }: { onContent: (name: string, content: Record<string, unknown>) => unknown }) {
+export function PlanImport({ onContent }: { onContent: (name: string, content: PlanContent) => unknown }) {
   const [modal, modalHolder] = Modal.useModal();
   const read = async (file: File) => {
     try {
@@ -15,7 +16,7 @@ export function PlanImport({ onContent }: { onContent: (name: string, content: R
       const { name } = content as { name?: unknown };
       onContent(
         typeof name === "string" && name.trim() !== "" ? name : file.name.replace(/\.json$/i, ""),
-        content as Record<string, unknown>,
+        content as PlanContent,
       );
     } catch (error) {
       modal.error({

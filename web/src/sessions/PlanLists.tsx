@@ -4,6 +4,7 @@ import { Button } from "antd";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import type { PlanRow } from "../api/client";
+import type { PlanContent } from "../api/schema";
 import { PlanImport } from "./PlanImport";
 
 interface Props {
@@ -12,7 +13,7 @@ interface Props {
   course: number | undefined;
   making: string | null;
   onTemplate: (template: PlanRow) => unknown;
-  onFile: (name: string, content: Record<string, unknown>) => unknown;
+  onFile: (name: string, content: PlanContent) => unknown;
 }
 
 /** The templates, the sessions without a day, and the calendar file. */

@@ -3,8 +3,8 @@ import { Trans } from "@lingui/react/macro";
 import { Button, Input, InputNumber, Select } from "antd";
 import { bounds, maxItems } from "../api/bounds";
 import type { SessionDocument } from "../api/client";
+import type { PlanContent } from "../api/schema";
 import { GROUPS, MEDIA, RULES } from "../ui/words";
-import type { PlanContent } from "./plan";
 import type { Planner } from "./usePlanner";
 
 /** The settings of the whole session. */

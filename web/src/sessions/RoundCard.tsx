@@ -1,8 +1,9 @@
 import { useDroppable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
+import type { PlanRound } from "../api/schema";
 import type { Dropped } from "./drag";
 import { LaneColumn } from "./LaneColumn";
-import { type Round, withRound } from "./plan";
+import { withRound } from "./plan";
 import { usePlanContext } from "./planContext";
 import { RoundHead } from "./RoundHead";
 import { RoundMore } from "./RoundMore";
@@ -14,7 +15,7 @@ export function RoundCard({
   at,
   compact,
 }: {
-  round: Round;
+  round: PlanRound;
   block: number;
   at: number;
   compact: boolean;
@@ -26,10 +27,10 @@ export function RoundCard({
     id: `round-target ${block} ${at}`,
     data: { kind: "round", block, round: at } satisfies Dropped,
   });
-  const put = (values: Partial<Round>, typed = false) =>
+  const put = (values: Partial<PlanRound>, typed = false) =>
     change((now) => withRound(now, place, (r) => ({ ...r, ...values })), typed);
   const chosen = selected?.block === block && selected.round === at;
-  const apart = (round.tracks?.length ?? 0) > 0;
+  const apart = round.tracks.length > 0;
   const why = reasons.filter((reason) => reason.place === `blocks[${block}].rounds[${at}]`);
   const lanes = apart ? content.tracks.map((_, track) => track) : [undefined];
   return (

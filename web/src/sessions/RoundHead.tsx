@@ -3,15 +3,16 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { InputNumber } from "antd";
 import { bounds } from "../api/bounds";
+import type { PlanRound } from "../api/schema";
 import { CardActions } from "./CardActions";
 import { type Dragged, moveRound, roundKey } from "./drag";
-import { copied, join, type Round, split, withBlock, without } from "./plan";
+import { copied, join, split, withBlock, without } from "./plan";
 import { usePlanContext } from "./planContext";
 
 interface Props {
-  round: Round;
+  round: PlanRound;
   place: { block: number; round: number };
-  onPut: (values: Partial<Round>, typed?: boolean) => void;
+  onPut: (values: Partial<PlanRound>, typed?: boolean) => void;
 }
 
 /** The work and rest of a round, with what moves, copies, locks and removes it. */
@@ -60,7 +61,7 @@ export function RoundHead({ round, place, compact, onPut }: Props & { compact: b
         copy={t`Copy the round`}
         remove={t`Remove the round`}
         lock={t`Lock the round`}
-        isLocked={round.locked ?? false}
+        isLocked={round.locked}
         onUp={() => change((now) => moveRound(now, place, { block, round: at - 1 }))}
         onDown={() => change((now) => moveRound(now, place, { block, round: at + 1 }))}
         onCopy={() => change((now) => withBlock(now, block, (b) => ({ ...b, rounds: copied(b.rounds, at) })))}
@@ -74,7 +75,7 @@ export function RoundHead({ round, place, compact, onPut }: Props & { compact: b
 /** The rest of a round, how often it is done, in which stance, and whether levels work apart. */
 function RoundTiming({ round, place, onPut }: Props) {
   const { content, change } = usePlanContext();
-  const apart = (round.tracks?.length ?? 0) > 0;
+  const apart = round.tracks.length > 0;
   return (
     <>
       <InputNumber
@@ -82,7 +83,7 @@ function RoundTiming({ round, place, onPut }: Props) {
         className="tiny"
         {...bounds("PlanRound", "rest")}
         step={5}
-        value={round.rest ?? 0}
+        value={round.rest}
         aria-label={t`Rest (s)`}
         onChange={(rest) => onPut({ rest: rest ?? 0 }, true)}
       />
@@ -94,7 +95,7 @@ function RoundTiming({ round, place, onPut }: Props) {
         size="small"
         className="tiny"
         {...bounds("PlanRound", "times")}
-        value={round.times ?? 1}
+        value={round.times}
         aria-label={t`How many times`}
         onChange={(times) => onPut({ times: times ?? 1 }, true)}
       />

@@ -2,13 +2,13 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Input, Select } from "antd";
 import { bounds } from "../api/bounds";
+import type { PlanRound } from "../api/schema";
 import { MEDIA } from "../ui/words";
-import type { Round } from "./plan";
 import { usePlanContext } from "./planContext";
 
 interface Props {
-  round: Round;
-  onPut: (values: Partial<Round>, typed?: boolean) => void;
+  round: PlanRound;
+  onPut: (values: Partial<PlanRound>, typed?: boolean) => void;
 }
 
 /** What a round is thrown at, whether athletes move on, and a note. */
@@ -22,14 +22,14 @@ export function RoundMore({ round, onPut }: Props) {
         value={round.medium ?? ""}
         aria-label={t`Medium`}
         options={[{ value: "", label: content.medium }, ...MEDIA.filter((one) => one.value !== content.medium)]}
-        onChange={(medium) => onPut({ medium: medium === "" ? undefined : (medium as Round["medium"]) })}
+        onChange={(medium) => onPut({ medium: medium === "" ? undefined : (medium as PlanRound["medium"]) })}
         popupMatchSelectWidth={false}
         getPopupContainer={(node) => node.parentElement ?? document.body}
       />
       <button
         type="button"
         className={round.moves ? "toggle is-on" : "toggle"}
-        aria-pressed={round.moves ?? false}
+        aria-pressed={round.moves}
         title={t`Athletes move on after each round; otherwise they stay in place`}
         onClick={() => onPut({ moves: !round.moves })}
       >
@@ -38,7 +38,7 @@ export function RoundMore({ round, onPut }: Props) {
       <Input
         size="small"
         className="round-note"
-        value={round.note ?? ""}
+        value={round.note}
         {...bounds("PlanRound", "note")}
         placeholder={t`Note for the coach`}
         aria-label={t`Note of the round`}

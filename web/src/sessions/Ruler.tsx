@@ -69,7 +69,7 @@ export function Ruler() {
                 left={at(from)}
                 width={at(to - from)}
                 whole={whole}
-                label={t`${block.name || block.kind}, round ${r + 1}, ${(round.times ?? 1) > 1 ? `${round.times} × ` : ""}${clock(1000 * round.seconds)}${round.stance === "other" ? t`, other stance` : ""}`}
+                label={t`${block.name || block.kind}, round ${r + 1}, ${round.times > 1 ? `${round.times} × ` : ""}${clock(1000 * (round.seconds ?? 0))}${round.stance === "other" ? t`, other stance` : ""}`}
               />
             );
           }),

@@ -1,10 +1,11 @@
 import { useDroppable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import type { PlanSet } from "../api/schema";
 import { CombinationField } from "./CombinationField";
 import type { Dropped } from "./drag";
 import { Parameters } from "./Parameters";
-import { address, dropped, type Place, type PlannedSet, withSet } from "./plan";
+import { address, dropped, type Place, withSet } from "./plan";
 import { usePlanContext } from "./planContext";
 import { SetChains } from "./SetChains";
 import { SetHead } from "./SetHead";
@@ -17,7 +18,7 @@ export function SetCard({
   compact,
   alone,
 }: {
-  set: PlannedSet;
+  set: PlanSet;
   place: Place;
   compact: boolean;
   alone: boolean;
@@ -26,7 +27,7 @@ export function SetCard({
   const drill = drills.find((one) => one.id === set.drill);
   const key = address(place);
   const target = useDroppable({ id: `set-target ${key}`, data: { kind: "set", place } satisfies Dropped });
-  const put = (values: Partial<PlannedSet>, typed = false) =>
+  const put = (values: Partial<PlanSet>, typed = false) =>
     change((now) => withSet(now, place, (s) => ({ ...s, ...values })), typed);
   const order = useSetOrder(set, (combinations) => put({ combinations }));
   const chosen = selected !== null && address(selected) === key;

@@ -1,15 +1,16 @@
 import { t } from "@lingui/core/macro";
+import type { PlanCombination, PlanSet } from "../api/schema";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { VerdictMark } from "../ui/VerdictMark";
 import { ActionButton } from "./ActionButton";
-import { address, moved, type Place, type PlannedChain, type PlannedSet, without } from "./plan";
+import { address, moved, type Place, without } from "./plan";
 import { usePlanContext } from "./planContext";
 
 interface Props {
-  set: PlannedSet;
+  set: PlanSet;
   place: Place;
   compact: boolean;
-  onCombinations: (combinations: PlannedChain[]) => void;
+  onCombinations: (combinations: PlanCombination[]) => void;
 }
 
 /** The combinations of a set with their lines. */

@@ -2,18 +2,19 @@ import { useDraggable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
 import { InputNumber, Select } from "antd";
 import { bounds } from "../api/bounds";
+import type { PlanSet } from "../api/schema";
 import { ActionButton } from "./ActionButton";
 import type { Dragged } from "./drag";
-import { address, copied, type Place, type PlannedSet, without, withSets } from "./plan";
+import { address, copied, type Place, without, withSets } from "./plan";
 import { usePlanContext } from "./planContext";
 
 interface Props {
-  set: PlannedSet;
+  set: PlanSet;
   place: Place;
   compact: boolean;
   alone: boolean;
   chosen: boolean;
-  onPut: (values: Partial<PlannedSet>, typed?: boolean) => void;
+  onPut: (values: Partial<PlanSet>, typed?: boolean) => void;
 }
 
 /** The drill of a set and its length, with what moves, copies and removes it. */

@@ -5,11 +5,13 @@ import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-li
 import { useState } from "react";
 import { afterEach, expect, test } from "vitest";
 import type { Drill, SessionDocument } from "../api/client";
+import type { PlanContent, PlanSet } from "../api/schema";
 import { serve } from "../testing/page";
+import { planOf } from "../testing/plan";
 import { Messages } from "../ui/Messages";
 import { BlockCard } from "./BlockCard";
 import { Parameters } from "./Parameters";
-import { contentOf, type Place, type PlanContent, type PlannedSet } from "./plan";
+import { newSet, type Place } from "./plan";
 import { PlanContext } from "./planContext";
 
 afterEach(() => {
@@ -35,7 +37,7 @@ const DRILLS = JSON.parse(
   ).stdout,
 ) as Drill[];
 
-const PLAN = contentOf({
+const PLAN = planOf({
   tracks: [
     { name: "New", level: 1 },
     { name: "Old", level: 3 },
@@ -118,7 +120,7 @@ test("what is typed into a set is its combination; a drill of one has no field f
 
 test("several are typed at once with a semicolon between, as many as the drill takes", () => {
   const hand = block(
-    contentOf({
+    planOf({
       ...PLAN,
       blocks: [
         { kind: "rounds", name: "", rounds: [{ seconds: 60, sets: [{ drill: "set-list", combinations: [] }] }] },
@@ -138,7 +140,7 @@ test("a round is copied, split by level, joined, put into the other stance, lock
   expect(rounds(hand)[0]?.tracks?.map((track) => track.track)).toEqual([0, 1]);
   expect(screen.getByText("New")).toBeTruthy();
   press("by level");
-  expect(rounds(hand)[0]?.tracks).toBeUndefined();
+  expect(rounds(hand)[0]?.tracks).toEqual([]);
   press("other stance", 1);
   expect(rounds(hand)[1]?.stance).toBe("other");
   press("Lock the round", 1);
@@ -212,7 +214,7 @@ test("rungs stand with their own verdicts, each once", () => {
 test("the order comes from the server, and what it cannot read changes nothing", async () => {
   const set = { drill: "set-list", combinations: [{ chain: "1 2 3" }, { chain: "1" }, { chain: "1 2" }] };
   const hand = block(
-    contentOf({ ...PLAN, blocks: [{ kind: "rounds", name: "", rounds: [{ seconds: 60, sets: [set] }] }] }),
+    planOf({ ...PLAN, blocks: [{ kind: "rounds", name: "", rounds: [{ seconds: 60, sets: [set] }] }] }),
   );
   const answer = {
     order: [1, 2, 0],
@@ -239,7 +241,7 @@ test("the order comes from the server, and what it cannot read changes nothing",
 test.each(DRILLS.map((drill) => [drill.id, drill] as const))(
   "%s has a field for each of its parameters",
   (_, drill) => {
-    const set: PlannedSet = { drill: drill.id, combinations: [], parameters: {} };
+    const set: PlanSet = newSet(drill.id);
     render(
       <PlanContext
         value={{
@@ -268,7 +270,7 @@ test.each(DRILLS.map((drill) => [drill.id, drill] as const))(
 
 test("seconds each are read however they are written, and none means equally", () => {
   const drill = DRILLS.find((one) => one.id === "set-list") as Drill;
-  const puts: Partial<PlannedSet>[] = [];
+  const puts: Partial<PlanSet>[] = [];
   render(
     <PlanContext
       value={{
@@ -285,7 +287,7 @@ test("seconds each are read however they are written, and none means equally", (
     >
       <Parameters
         drill={drill}
-        set={{ drill: "set-list", combinations: [], parameters: { announce: 6 } }}
+        set={{ ...newSet("set-list"), parameters: { announce: 6 } }}
         onPut={(values) => puts.push(values)}
       />
     </PlanContext>,

@@ -1,22 +1,26 @@
 import { expect, test } from "vitest";
 import type { Drill } from "../api/client";
+import type { PlanContent, PlanSet } from "../api/schema";
+import { planOf } from "../testing/plan";
 import { placeOf } from "./Advisories";
 import { drop, moveRound, roundKey, stretch } from "./drag";
-import { contentOf, newRound, newSet, type PlanContent, type PlannedSet } from "./plan";
+import { newRound, newSet } from "./plan";
 import { nextRound } from "./startPlan";
 
 const drill = (id: string, most: number) => ({ id, most }) as Drill;
 const DRILLS = [drill("repeat", 1), drill("set-list", 5), drill("exercise", 0)];
-const of = (drillId: string, ...chains: string[]): PlannedSet => ({
+const of = (drillId: string, ...chains: string[]): PlanSet => ({
   ...newSet(drillId),
-  combinations: chains.map((chain) => ({ chain })),
+  combinations: chains.map((chain) => ({ chain, stance: "orthodox" })),
 });
-const plan = (...blocks: PlannedSet[][][]): PlanContent => ({
-  ...contentOf({}),
+const plan = (...blocks: PlanSet[][][]): PlanContent => ({
+  ...planOf({}),
   tracks: [{ name: "One", level: 1 }],
   blocks: blocks.map((rounds) => ({
     kind: "rounds",
     name: "Rounds",
+    changeover: 0,
+    locked: false,
     rounds: rounds.map((sets, at) => ({ ...newRound(60 * (at + 1)), sets })),
   })),
 });
@@ -29,7 +33,7 @@ const read = (content: PlanContent) =>
         .join("/"),
     )
     .join("|");
-const chain = { kind: "chain" as const, chain: { chain: "new" }, label: "new" };
+const chain = { kind: "chain" as const, chain: { chain: "new", stance: "orthodox" as const }, label: "new" };
 const set = (block: number, round: number, at: number) => ({ kind: "set" as const, place: { block, round, set: at } });
 
 test.each([

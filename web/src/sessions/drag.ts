@@ -1,21 +1,11 @@
 import { BOUNDS } from "../api/bounds.gen";
 import type { Drill } from "../api/client";
-import {
-  copied,
-  dropped,
-  moved,
-  newSet,
-  type Place,
-  type PlanContent,
-  type PlannedChain,
-  withBlock,
-  withSet,
-  withSets,
-} from "./plan";
+import type { PlanCombination, PlanContent } from "../api/schema";
+import { copied, dropped, moved, newSet, type Place, withBlock, withSet, withSets } from "./plan";
 
 /** What can be dragged. */
 export type Dragged =
-  | { kind: "chain"; chain: PlannedChain; label: string }
+  | { kind: "chain"; chain: PlanCombination; label: string }
   | { kind: "set"; place: Place; label: string }
   | { kind: "round"; block: number; round: number; label: string; onClock?: boolean }
   | { kind: "block"; block: number; label: string };
@@ -134,7 +124,7 @@ export function stretch(content: PlanContent, place: { block: number; round: num
     ...block,
     rounds: block.rounds.map((round, at) =>
       at === place.round
-        ? { ...round, seconds: Math.max(MIN_ROUND_SECONDS, Math.min(MAX_ROUND_SECONDS, round.seconds + by)) }
+        ? { ...round, seconds: Math.max(MIN_ROUND_SECONDS, Math.min(MAX_ROUND_SECONDS, (round.seconds ?? 0) + by)) }
         : round,
     ),
   }));

@@ -2,11 +2,12 @@ import { spawnSync } from "node:child_process";
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import { afterEach, expect, test, vi } from "vitest";
 import type { SessionDocument } from "../api/client";
+import type { PlanContent } from "../api/schema";
+import { planOf } from "../testing/plan";
 import { Messages } from "../ui/Messages";
 import { Advisories } from "./Advisories";
 import { Calendar } from "./Calendar";
 import { LoadPanel } from "./LoadPanel";
-import { contentOf, type PlanContent } from "./plan";
 import { PlanContext, type PlanInHand } from "./planContext";
 import { Ruler } from "./Ruler";
 
@@ -24,7 +25,7 @@ function worked(content: object, more: Partial<SessionDocument> = {}): SessionDo
   return { ...(JSON.parse(printed.stdout) as SessionDocument), chains: [], changed: [], ...more };
 }
 
-const PLAN = contentOf({
+const PLAN = planOf({
   minutes: 10,
   medium: "bag",
   tracks: [
@@ -106,7 +107,7 @@ test("a problem leads to its place, and every warning has its press", () => {
 });
 
 test("a plan without trouble says so", () => {
-  const content = contentOf({
+  const content = planOf({
     blocks: [{ kind: "rounds", name: "", rounds: [{ seconds: 60, sets: [{ combinations: [{ chain: "1 2" }] }] }] }],
   });
   shown(<Advisories error={null} />, { content, document: worked(content) });
@@ -123,7 +124,7 @@ test("what the library changed is shown as planned and as it is now, and taken o
       now: { version: 2, chain: "1 2 3b 2 exit", stance: "orthodox" as const },
     },
   ];
-  const content: PlanContent = contentOf({
+  const content: PlanContent = planOf({
     blocks: [
       {
         kind: "rounds",
@@ -155,7 +156,7 @@ test("the clock has a row for each track and a handle for each round, which the 
 });
 
 test("a plan that takes no time says so in place of a clock", () => {
-  const content = contentOf({});
+  const content = planOf({});
   shown(<Ruler />, { content, document: worked(content) });
   expect(screen.getByText(/The session is empty/)).toBeTruthy();
 });

@@ -1,15 +1,15 @@
 import { expect, test } from "vitest";
+import type { PlanCombination, PlanContent } from "../api/schema";
+import { planOf } from "../testing/plan";
 import { boutBlock, emptyBlock } from "./AddBlock";
 import {
   address,
-  contentOf,
   copied,
   dropped,
   join,
   moved,
   newRound,
   newSet,
-  type PlanContent,
   renewed,
   setsAt,
   split,
@@ -19,31 +19,15 @@ import {
 } from "./plan";
 
 const plan: PlanContent = {
-  ...contentOf({}),
+  ...planOf({}),
   tracks: [
     { name: "One", level: 1 },
     { name: "Two", level: 2 },
   ],
-  blocks: [{ kind: "rounds", name: "Rounds", rounds: [newRound(), newRound()] }],
+  blocks: [{ ...emptyBlock("rounds"), rounds: [newRound(), newRound()] }],
 };
 
-test("what is missing in a stored plan is as usual, and a chain alone is a combination", () => {
-  const content = contentOf({
-    blocks: [{ rounds: [{ sets: [{ seconds: 60, combinations: ["1 2"] }, { seconds: 30 }] }] }],
-  });
-  expect(content.blocks[0]?.rounds[0]).toMatchObject({
-    seconds: 90,
-    sets: [
-      { drill: "repeat", combinations: [{ chain: "1 2" }] },
-      { drill: "repeat", combinations: [] },
-    ],
-  });
-  expect(content).toMatchObject({ rules: "all-limbs", level: 2, numbering: "parity", tracks: [] });
-});
-
-test("what a plan holds beside what the planner knows is kept", () => {
-  expect(contentOf({ tempo: 1.2, rules: "boxing" })).toMatchObject({ tempo: 1.2, rules: "boxing" });
-});
+const chain = (text: string): PlanCombination => ({ chain: text, stance: "orthodox" });
 
 test("a set of everybody is changed for everybody", () => {
   const changed = withSet(plan, { block: 0, round: 0, set: 0 }, (set) => ({ ...set, drill: "ladder" }));
@@ -72,8 +56,8 @@ test.each([
   [2, ["1", "3"]],
   [5, ["1", "2", "3"]],
 ])("where a drill takes %s, a third one dropped in leaves %j", (most, left) => {
-  const set = { drill: "x", combinations: most === 0 ? [] : [{ chain: "1" }, { chain: "2" }] };
-  expect(dropped(set, { chain: "3" }, most).combinations.map((one) => one.chain)).toEqual(left);
+  const set = { ...newSet("x"), combinations: most === 0 ? [] : [chain("1"), chain("2")] };
+  expect(dropped(set, chain("3"), most).combinations.map((one) => one.chain)).toEqual(left);
 });
 
 test("lists are moved, copied and cut at their place", () => {
@@ -94,7 +78,7 @@ test("a copy is not tied to what it was copied from", () => {
 
 test("a combination that the library has changed is taken over wherever it stands", () => {
   const apart = split(
-    withSet(plan, { block: 0, round: 0, set: 0 }, (set) => dropped(set, { chain: "1 2", id: 7, version: 1 }, 1)),
+    withSet(plan, { block: 0, round: 0, set: 0 }, (set) => dropped(set, { ...chain("1 2"), id: 7, version: 1 }, 1)),
     { block: 0, round: 0 },
   );
   const text = JSON.stringify(renewed(apart, 7, { chain: "1 2 3", stance: "southpaw", version: 2 }));

@@ -1,6 +1,7 @@
 import { createContext, useContext } from "react";
 import type { Drill, Exercise, SessionDocument } from "../api/client";
-import type { Place, PlanContent } from "./plan";
+import type { PlanContent } from "../api/schema";
+import type { Place } from "./plan";
 
 export interface PlanInHand {
   content: PlanContent;

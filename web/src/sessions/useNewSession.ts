@@ -4,10 +4,10 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { answered, api, type Course, type PlanRow } from "../api/client";
 import { keys } from "../api/keys";
+import type { PlanContent } from "../api/schema";
 import { useNumbering } from "../api/useNumbering";
 import { useNotice } from "../ui/useNotice";
 import { todayInGym } from "../ui/words";
-import { contentOf } from "./plan";
 import { planDue } from "./planDue";
 import { startPlan } from "./startPlan";
 import { nextDay } from "./time";
@@ -56,7 +56,7 @@ export function useNewSession(coming: PlanRow[]) {
           name: course?.name ?? t`New session`,
           course: course?.id ?? null,
           startsAt: startOf(course, on),
-          content: { ...content },
+          content,
         });
         navigate(`/sessions/${plan.id}`);
       }),
@@ -73,11 +73,11 @@ export function useNewSession(coming: PlanRow[]) {
           name: template.name,
           course: template.course?.id ?? null,
           startsAt: startOf(null, on),
-          content: { ...contentOf(whole.content) },
+          content: whole.content,
         });
         navigate(`/sessions/${plan.id}`);
       }),
-    fromFile: (name: string, content: Record<string, unknown>) =>
+    fromFile: (name: string, content: PlanContent) =>
       make("file", async () => {
         const plan = await create.mutateAsync({ name, content, startsAt: null });
         navigate(`/sessions/${plan.id}`);

@@ -4,8 +4,8 @@ import type { ReactNode } from "react";
 import { afterEach, expect, test } from "vitest";
 import type { Plan } from "../api/client";
 import { serve } from "../testing/page";
+import { planOf } from "../testing/plan";
 import { Messages } from "../ui/Messages";
-import { contentOf } from "./plan";
 import { usePlanCheck, usePlanner } from "./usePlanner";
 
 afterEach(() => {
@@ -14,6 +14,7 @@ afterEach(() => {
   localStorage.clear();
 });
 
+const EMPTY = planOf({});
 const PERSON = { id: 1, name: "Liv" };
 const stored = (version: number, name: string): Plan => ({
   id: 5,
@@ -28,7 +29,7 @@ const stored = (version: number, name: string): Plan => ({
   editor: PERSON,
   updatedAt: "2026-11-26T12:00:00Z",
   archived: false,
-  content: { blocks: [] },
+  content: EMPTY,
 });
 
 /** A fake server with one plan that refuses changes based on an old version. */
@@ -167,7 +168,7 @@ test("the answer to a plan is old from the first change until the next answer is
       headers: { "Content-Type": "application/json" },
     });
   });
-  const hook = renderHook(({ minutes }) => usePlanCheck({ ...contentOf({}), minutes }), {
+  const hook = renderHook(({ minutes }) => usePlanCheck({ ...EMPTY, minutes }), {
     wrapper: around,
     initialProps: { minutes: 50 },
   });

@@ -3,11 +3,11 @@ import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-quer
 import { useCallback, useEffect, useRef, useState } from "react";
 import { again, answered, api, ifMatch, type Plan, Refusal, refusal } from "../api/client";
 import { keys } from "../api/keys";
+import type { PlanContent } from "../api/schema";
 import { useDebounced } from "../ui/useDebounced";
 import { useHistory } from "../ui/useHistory";
 import { useKept } from "../ui/useKept";
 import { useNotice } from "../ui/useNotice";
-import { contentOf, type PlanContent } from "./plan";
 
 /** The parts of a session that a coach writes. */
 export interface Draft {
@@ -30,7 +30,7 @@ export function draftOf(plan: Plan): Draft {
     course: plan.course?.id ?? null,
     startsAt: plan.startsAt,
     isTemplate: plan.isTemplate,
-    content: contentOf(plan.content),
+    content: plan.content,
   };
 }
 
@@ -65,9 +65,7 @@ export function usePlanCheck(content: PlanContent) {
   const { data, error, isPlaceholderData, isFetching } = useQuery({
     queryKey: keys.planCheck(settled),
     queryFn: ({ signal }) =>
-      answered(
-        api.POST("/api/plans/check", { body: { content: JSON.parse(settled) as Record<string, unknown> }, signal }),
-      ),
+      answered(api.POST("/api/plans/check", { body: { content: JSON.parse(settled) as PlanContent }, signal })),
     placeholderData: keepPreviousData,
     staleTime: 60_000,
   });

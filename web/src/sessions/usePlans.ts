@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type Course, type CourseRequest, ifMatch, type PlanRequest } from "../api/client";
 import { keys } from "../api/keys";
+import type { PlanContent } from "../api/schema";
 
 /** Sessions that start on these days, those without a day, and the templates. */
 export function usePlanList(from: string, to: string, course?: number) {
@@ -78,8 +79,8 @@ export function useArchivePlan() {
 }
 
 /** Returns the plan with less of what a warning is about. */
-export async function fixed(content: object, warning: string): Promise<Record<string, unknown>> {
-  const answer = await answered(api.POST("/api/plans/fix", { body: { content: { ...content }, warning } }));
+export async function fixed(content: PlanContent, warning: string): Promise<PlanContent> {
+  const answer = await answered(api.POST("/api/plans/fix", { body: { content, warning } }));
   return answer.content;
 }
 
@@ -89,7 +90,7 @@ export async function composed(body: {
   aim?: "due" | "theme" | "weapon";
   value?: string | null;
   seed?: number;
-  locked?: Record<string, unknown> | null;
+  locked?: PlanContent | null;
 }) {
   return answered(api.POST("/api/plans/compose", { body }));
 }

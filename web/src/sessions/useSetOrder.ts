@@ -1,12 +1,12 @@
 import { t } from "@lingui/core/macro";
 import { useRef } from "react";
 import { answered, api } from "../api/client";
+import type { PlanCombination, PlanSet } from "../api/schema";
 import { useNotice } from "../ui/useNotice";
-import type { PlannedChain, PlannedSet } from "./plan";
 import { usePlanContext } from "./planContext";
 
 /** Puts the combinations of a set into the order in which each shares most with the one before. */
-export function useSetOrder(set: PlannedSet, onOrdered: (combinations: PlannedChain[]) => void) {
+export function useSetOrder(set: PlanSet, onOrdered: (combinations: PlanCombination[]) => void) {
   const { content } = usePlanContext();
   const notice = useNotice();
   const newest = useRef(set);
