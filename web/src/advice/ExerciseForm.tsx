@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Checkbox, Input, InputNumber } from "antd";
+import { Button, Checkbox, Flex, Input, InputNumber } from "antd";
 import { bounds } from "../api/bounds";
 import type { Exercise } from "../api/client";
 import { useMay } from "../api/session";
@@ -36,7 +36,7 @@ export function ExerciseForm({ exercise, onChange, onRemove }: Props) {
     </>
   );
   return (
-    <div className="exercise-form">
+    <Flex vertical gap="small" className="exercise-form">
       {line("name")}
       {line("does")}
       <span className="exercise-label">
@@ -48,7 +48,7 @@ export function ExerciseForm({ exercise, onChange, onRemove }: Props) {
         disabled={!mayEdit}
         onChange={(parts) => onChange({ for: parts as Exercise["for"] })}
       />
-      <span className="exercise-pair">
+      <Flex component="span" gap="small" className="exercise-pair">
         <span>
           <span className="small">
             <Trans>Seconds</Trans>
@@ -73,7 +73,7 @@ export function ExerciseForm({ exercise, onChange, onRemove }: Props) {
             onChange={(count) => onChange({ count })}
           />
         </span>
-      </span>
+      </Flex>
       {line("easier")}
       {line("caution")}
       {mayEdit && (
@@ -81,6 +81,6 @@ export function ExerciseForm({ exercise, onChange, onRemove }: Props) {
           <Trans>Remove from the list</Trans>
         </Button>
       )}
-    </div>
+    </Flex>
   );
 }

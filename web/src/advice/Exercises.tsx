@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useState } from "react";
 import type { Advice, Exercise } from "../api/client";
 import { useMay } from "../api/session";
@@ -48,7 +48,7 @@ export function Exercises({ advice }: { advice: Advice }) {
         )}
       </h2>
       <Failure error={save.error} />
-      <ul className="advice-rows">
+      <Flex component="ul" vertical gap="small" className="advice-rows">
         {rows.map((row) => (
           <li key={row.id} className="exercise-row">
             <button
@@ -73,7 +73,7 @@ export function Exercises({ advice }: { advice: Advice }) {
             )}
           </li>
         ))}
-      </ul>
+      </Flex>
       {mayEdit && (
         <SaveButtons
           changed={changed}

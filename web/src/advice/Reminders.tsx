@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, Select } from "antd";
+import { Button, Flex, Input, Select } from "antd";
 import { useState } from "react";
 import { bounds } from "../api/bounds";
 import type { Advice, Reminder } from "../api/client";
@@ -34,7 +34,7 @@ export function Reminders({ advice }: { advice: Advice }) {
         <Trans>Reminders</Trans>
       </h2>
       <Failure error={save.error} />
-      <span className="form-row">
+      <Flex component="span" wrap align="center" gap="small" className="form-row">
         <Select
           value={of}
           aria-label={t`Topic of the reminders`}
@@ -47,8 +47,8 @@ export function Reminders({ advice }: { advice: Advice }) {
             <Trans>Add one</Trans>
           </Button>
         )}
-      </span>
-      <ul className="advice-rows">
+      </Flex>
+      <Flex component="ul" vertical gap="small" className="advice-rows">
         {rows
           .filter((row) => row.for === of)
           .map((row) => (
@@ -70,7 +70,7 @@ export function Reminders({ advice }: { advice: Advice }) {
               )}
             </li>
           ))}
-      </ul>
+      </Flex>
       {rows.every((row) => row.for !== of) && (
         <p className="small">
           <Trans>None for this yet.</Trans>

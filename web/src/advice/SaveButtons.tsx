@@ -1,5 +1,5 @@
 import { Trans } from "@lingui/react/macro";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 
 interface Props {
   changed: boolean;
@@ -13,7 +13,7 @@ interface Props {
 /** Saves a list, discards its changes, or takes the built-in one again. */
 export function SaveButtons({ changed, pending, own, onSave, onDrop, onShipped }: Props) {
   return (
-    <p className="form-row">
+    <Flex component="p" wrap align="center" gap="small" className="form-row">
       <Button type="primary" disabled={!changed} loading={pending} onClick={onSave}>
         <Trans>Save</Trans>
       </Button>
@@ -27,6 +27,6 @@ export function SaveButtons({ changed, pending, own, onSave, onDrop, onShipped }
           <Trans>Reset to the built-in list</Trans>
         </Button>
       )}
-    </p>
+    </Flex>
   );
 }

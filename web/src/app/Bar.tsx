@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import { type ComponentType, useEffect, useState } from "react";
 import { Link, NavLink, useLocation } from "react-router";
 import type { Session } from "../api/client";
@@ -33,7 +34,7 @@ export function Bar({ user, onGuide }: { user: User; onGuide: () => void }) {
     <header className="bar">
       <Brand />
       <Screens user={user} />
-      <span className="bar-rest">
+      <Flex component="span" align="center" gap="medium" className="bar-rest">
         <button type="button" className="quiet" onClick={onGuide} aria-label={t`Guide and keys`}>
           ?
         </button>
@@ -44,7 +45,7 @@ export function Bar({ user, onGuide }: { user: User; onGuide: () => void }) {
         <button type="button" className="quiet" onClick={() => signOut.mutate()}>
           <Trans>Sign out</Trans>
         </button>
-      </span>
+      </Flex>
     </header>
   );
 }

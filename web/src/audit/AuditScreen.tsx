@@ -1,7 +1,7 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { Select } from "antd";
+import { Flex, Select } from "antd";
 import { Link, useSearchParams } from "react-router";
 import { answered, api } from "../api/client";
 import { keys } from "../api/keys";
@@ -31,7 +31,7 @@ export default function AuditScreen() {
   return (
     <main className="page">
       <GymNav />
-      <div className="form-row">
+      <Flex wrap align="center" gap="small" className="form-row">
         <h1>
           <Trans>Audit log</Trans>
         </h1>
@@ -47,7 +47,7 @@ export default function AuditScreen() {
         <span className="small" role="status">
           {log.data ? plural(log.data.total, { one: "# entry", other: "# entries" }) : ""}
         </span>
-      </div>
+      </Flex>
       <Loaded query={log} what={t`Loading the audit log`} />
       {log.data && entries.length === 0 && (
         <div className="panel empty">

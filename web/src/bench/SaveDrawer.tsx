@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Drawer, type InputRef } from "antd";
+import { Drawer, Flex, type InputRef } from "antd";
 import { type FormEvent, useRef, useState } from "react";
 import { Link } from "react-router";
 import type { Check, Matches } from "../api/client";
@@ -61,7 +61,7 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
         />
       }
     >
-      <form className="save-form" id="save-form" onSubmit={submit}>
+      <Flex component="form" vertical gap="var(--space-2)" className="save-form" id="save-form" onSubmit={submit}>
         <p className="save-chain">{draft.text}</p>
         <p className="small">
           <Trans>Written for {draft.stance}.</Trans>
@@ -95,7 +95,7 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
           onGive={(part) => onChange(part, true)}
         />
         <Similar similar={similar} />
-      </form>
+      </Flex>
     </Drawer>
   );
 }

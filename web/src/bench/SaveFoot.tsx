@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { Link } from "react-router";
 import { refusal } from "../api/client";
 import { Alert } from "../ui/Alert";
@@ -26,7 +26,7 @@ export function SaveFoot({ saving, isNew, isNameMissing, isDisabled }: Props) {
   const { doing, isWaiting, refused } = saving;
   const existing = refused ? refusal(refused).existing : undefined;
   return (
-    <div className="save-foot">
+    <Flex vertical gap="small" className="save-foot">
       <Failure
         error={refused}
         more={
@@ -58,6 +58,6 @@ export function SaveFoot({ saving, isNew, isNameMissing, isDisabled }: Props) {
           <Trans>Give it a name first.</Trans>
         </p>
       )}
-    </div>
+    </Flex>
   );
 }

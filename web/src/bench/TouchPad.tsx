@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import { memo, useState } from "react";
 import type { NumberingId, Numberings, Stance, Target } from "../api/client";
 import { useNumberings } from "../api/useNumbering";
@@ -68,7 +69,7 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
 
   return (
     <section className="pad panel" aria-label={t`Touch pad`}>
-      <div className="pad-head">
+      <Flex wrap align="center" gap="small" className="pad-head">
         <Segmented
           size="small"
           value={page}
@@ -85,7 +86,7 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
             aria-label={t`Target of the next strike`}
           />
         )}
-      </div>
+      </Flex>
       <Signs {...{ onPress, onFeint, onBackspace, onUndo }} />
       <Toolbar label={t`Strikes and moves`} className="pad-keys">
         {striking && numbers.length === 0 && (

@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import { useState } from "react";
 import { useParams } from "react-router";
 import type { AthleteCard } from "../api/client";
@@ -49,7 +50,7 @@ function One({ one, card }: { one: AthleteCard["combinations"][number]; card: At
   const play = usePlay(one);
   const [isOpen, setOpen] = useState(false);
   return (
-    <section className="panel athlete-one" aria-label={one.name}>
+    <Flex component="section" vertical gap="small" className="panel athlete-one" aria-label={one.name}>
       <h2>{one.name}</h2>
       <p className="athlete-numbers">{one.numbers}</p>
       <CombinationLine
@@ -68,6 +69,6 @@ function One({ one, card }: { one: AthleteCard["combinations"][number]; card: At
           {isOpen && <span className="athlete-reminders">{one.reminders.join(" · ")}</span>}
         </p>
       )}
-    </section>
+    </Flex>
   );
 }

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, Select } from "antd";
+import { Button, Flex, Input, Select } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { bounds } from "../api/bounds";
@@ -54,7 +54,7 @@ export default function CardDialog({ combinations, onClose }: Props) {
         </Button>,
       ]}
     >
-      <div className="card-form">
+      <Flex vertical gap="small" className="card-form">
         <p className="small">{combinations.map(({ name }) => name).join(", ")}</p>
         <CardFields draft={draft} onChange={put} />
         <p className="small">
@@ -64,7 +64,7 @@ export default function CardDialog({ combinations, onClose }: Props) {
           </Trans>
         </p>
         <Failure error={create.error} />
-      </div>
+      </Flex>
     </Dialog>
   );
 }

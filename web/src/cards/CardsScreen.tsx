@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Modal } from "antd";
+import { Button, Flex, Modal } from "antd";
 import { Link, useSearchParams } from "react-router";
 import type { Card } from "../api/client";
 import { Loaded } from "../ui/Loaded";
@@ -40,11 +40,11 @@ export default function CardsScreen() {
           </p>
         </div>
       )}
-      <ul className="card-list">
+      <Flex component="ul" vertical gap="small">
         {cards.data?.map((card) => (
           <Row key={card.id} card={card} withCode={card.id === shown} />
         ))}
-      </ul>
+      </Flex>
     </main>
   );
 }
@@ -81,7 +81,7 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
           </Trans>
         </p>
         {isOpen && (
-          <div className="card-actions">
+          <Flex wrap gap="small">
             <Button onClick={() => notice.copy(address, t`The link is copied.`)}>
               <Trans>Copy link</Trans>
             </Button>
@@ -94,7 +94,7 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
             <Button danger loading={revoke.isPending} onClick={ask}>
               <Trans>Revoke</Trans>
             </Button>
-          </div>
+          </Flex>
         )}
       </div>
       {isOpen && (

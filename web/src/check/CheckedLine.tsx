@@ -1,4 +1,5 @@
 import { t } from "@lingui/core/macro";
+import { Flex } from "antd";
 import { memo, useState } from "react";
 import type { Check, Stance } from "../api/client";
 import { CombinationLine, type KeyedEdit } from "../combination-line/CombinationLine";
@@ -60,14 +61,14 @@ export const CheckedLine = memo(function CheckedLine({
       <p className={sentence ? "sentence" : "sentence sentence-guard"} aria-live="polite">
         {sentence ?? stances[shownStance].guard.message}
       </p>
-      <div className="line-foot">
+      <Flex wrap align="center" gap="var(--space-2) var(--space-8)" className="line-foot">
         <PlayBar play={play}>
           <button type="button" className="link-button" aria-expanded={explains} onClick={() => setExplains(!explains)}>
             {explains ? t`Hide the signs` : t`What the signs mean`}
           </button>
         </PlayBar>
         {explains && <Legend />}
-      </div>
+      </Flex>
       <StanceWords
         stances={stances}
         shownStance={shownStance}

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { memo } from "react";
 import { Link } from "react-router";
 import type { Check, Stance } from "../api/client";
@@ -58,14 +58,14 @@ export const OtherStance = memo(function OtherStance({ check, compare, onSelect,
                 {change.message}
               </span>
             ))}
-          <span className="carry-actions">
+          <Flex component="span" align="center" gap="medium">
             <Button size="small" onClick={() => onCarry(carry.text, carry.stance)}>
               <Trans>Apply</Trans>
             </Button>
             <Link to={compare(carry.notation, carry.stance, "Keep the same limbs")}>
               <Trans>compare</Trans>
             </Link>
-          </span>
+          </Flex>
         </div>
       )}
     </section>

@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useMutation } from "@tanstack/react-query";
-import { Button, Input, Select } from "antd";
+import { Button, Flex, Input, Select } from "antd";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
 import { answered, api } from "../api/client";
@@ -47,7 +47,7 @@ function NumberingChoice() {
       <h2>
         <Trans>The numbers you read</Trans>
       </h2>
-      <div className="form-row">
+      <Flex wrap align="center" gap="small" className="form-row">
         <Select
           value={user?.numbering ?? ""}
           onChange={(value) => choose.mutate(value === "" ? null : value)}
@@ -61,7 +61,7 @@ function NumberingChoice() {
         <Link to="/numbering">
           <Trans>Show the numberings</Trans>
         </Link>
-      </div>
+      </Flex>
       <p className="small">
         <Trans>Every combination is shown in these numbers, whatever it was written in.</Trans>
       </p>
@@ -118,7 +118,7 @@ function PasswordForm() {
       <h2>
         <Trans>Password</Trans>
       </h2>
-      <form className="stack" onSubmit={submit}>
+      <Flex component="form" vertical gap="small" className="stack" onSubmit={submit}>
         <label htmlFor="current">
           <Trans>Current password</Trans>
         </label>
@@ -133,7 +133,7 @@ function PasswordForm() {
         <Button htmlType="submit" loading={password.isPending} disabled={current === "" || !isLongEnough(next)}>
           <Trans>Change the password</Trans>
         </Button>
-      </form>
+      </Flex>
     </section>
   );
 }

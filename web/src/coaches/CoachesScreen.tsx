@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, Popconfirm } from "antd";
+import { Button, Flex, Input, Popconfirm } from "antd";
 import { useState } from "react";
 import { bounds } from "../api/bounds";
 import type { Coach } from "../api/client";
@@ -113,7 +113,7 @@ function InviteRow({ isPending, onInvite }: { isPending: boolean; onInvite: (inv
   const [role, setRole] = useState<Coach["role"]>("coach");
   const [meantFor, setMeantFor] = useState("");
   return (
-    <div className="form-row">
+    <Flex wrap align="center" gap="small" className="form-row">
       <span>
         <Trans>Invite a</Trans>
       </span>
@@ -142,7 +142,7 @@ function InviteRow({ isPending, onInvite }: { isPending: boolean; onInvite: (inv
           for one person.
         </Trans>
       </span>
-    </div>
+    </Flex>
   );
 }
 

@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { useLocation } from "react-router";
 import { bounds } from "../api/bounds";
@@ -88,7 +88,7 @@ function JoinForm({ token, link }: FormProps) {
     accept.mutate();
   };
   return (
-    <form className="stack" onSubmit={submit}>
+    <Flex component="form" vertical gap="small" className="stack" onSubmit={submit}>
       {invite && (
         <>
           <label htmlFor="name">
@@ -123,6 +123,6 @@ function JoinForm({ token, link }: FormProps) {
       >
         {kind === "setup" ? t`Begin` : invite ? t`Join` : t`Set the password`}
       </Button>
-    </form>
+    </Flex>
   );
 }

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Combination } from "../api/client";
@@ -19,7 +19,7 @@ export function CombinationActions({ combination }: { combination: Combination }
   const [naming, setNaming] = useState(false);
   return (
     <>
-      <span className="page-actions">
+      <Flex component="span" wrap gap="small" className="page-actions">
         <Button onClick={() => notice.copy(window.location.href, t`The link is copied.`)}>
           <Trans>Copy link</Trans>
         </Button>
@@ -42,7 +42,7 @@ export function CombinationActions({ combination }: { combination: Combination }
         <Button type="primary" onClick={() => navigate(`/bench/${combination.id}`)}>
           <Trans>Open on the bench</Trans>
         </Button>
-      </span>
+      </Flex>
       <NameDialog combination={combination} isOpen={naming} onClose={() => setNaming(false)} />
     </>
   );

@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import { Link } from "react-router";
 import type { Combination } from "../api/client";
 import { useProposals } from "../review/useReview";
@@ -37,7 +38,7 @@ export function CombinationNotices({ combination }: { combination: Combination }
 export function CombinationFacts({ combination, checkedLevel }: { combination: Combination; checkedLevel?: number }) {
   return (
     <>
-      <p className="combination-facts">
+      <Flex component="p" wrap align="baseline" gap="var(--space-1) var(--space-8)" className="combination-facts">
         <b>{combination.text}</b>
         <span>
           <Trans>
@@ -58,7 +59,7 @@ export function CombinationFacts({ combination, checkedLevel }: { combination: C
             </Link>
           ))}
         </span>
-      </p>
+      </Flex>
       {combination.note && <p className="combination-note">{combination.note}</p>}
     </>
   );

@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import { type ComponentProps, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import type { Combination, Stance } from "../api/client";
@@ -68,11 +69,11 @@ function Page({ combination }: { combination: Combination }) {
   return (
     <main className="page">
       <Trail to="/library" place={t`Library`} name={combination.name} />
-      <header className="page-head">
+      <Flex component="header" wrap align="baseline" gap="var(--space-3) var(--space-8)" className="page-head">
         <h1>{combination.name}</h1>
         <VerdictMark verdict={combination.verdict} />
         <CombinationActions combination={combination} />
-      </header>
+      </Flex>
       <CombinationNotices combination={combination} />
       <CombinationFacts combination={combination} checkedLevel={readable?.level?.level} />
       <div className="work-grid">
@@ -133,7 +134,7 @@ function StanceBar({
   onPut: (name: "stance" | "opponent", stance: Stance) => void;
 }) {
   return (
-    <div className="combination-stance">
+    <Flex wrap align="center" gap="var(--space-4) var(--space-7)" className="combination-stance">
       <Segmented
         value={shownStance}
         onChange={(stance) => onPut("stance", stance)}
@@ -157,7 +158,7 @@ function StanceBar({
           aria-label={t`Opponent's stance`}
         />
       </span>
-    </div>
+    </Flex>
   );
 }
 

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { type FormEvent, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { bounds } from "../api/bounds";
@@ -43,7 +43,7 @@ export function NameDialog({
   };
   return (
     <Dialog open={isOpen} onClose={onClose} title={t`Rename and tag`}>
-      <form className="stack" onSubmit={submit}>
+      <Flex component="form" vertical gap="small" className="stack" onSubmit={submit}>
         <label htmlFor="combination-name">
           <Trans>Name</Trans>
         </label>
@@ -72,7 +72,7 @@ export function NameDialog({
         <Button type="primary" htmlType="submit" loading={isPending} disabled={name.trim() === ""}>
           {maySave ? t`Save` : t`Propose`}
         </Button>
-      </form>
+      </Flex>
     </Dialog>
   );
 }

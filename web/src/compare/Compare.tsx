@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import type { Check, Stance } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { MovingMark } from "../combination-line/MovingMark";
@@ -48,7 +49,7 @@ function Changes({ first, second }: { first: Side; second: Side }) {
     return null;
   }
   return (
-    <ul className="compare-changes">
+    <Flex component="ul" wrap gap="var(--space-2) var(--space-9)">
       {lost.length > 0 && (
         <li>
           <b>
@@ -72,7 +73,7 @@ function Changes({ first, second }: { first: Side; second: Side }) {
           </Trans>
         </li>
       )}
-    </ul>
+    </Flex>
   );
 }
 

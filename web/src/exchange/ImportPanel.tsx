@@ -1,6 +1,6 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, Progress, Select } from "antd";
+import { Button, Flex, Input, Progress, Select } from "antd";
 import { type ChangeEvent, useState } from "react";
 import type { FileFormat, Import, NumberingId, Rules, Stance } from "../api/client";
 import { useNumbering, useNumberings } from "../api/useNumbering";
@@ -73,7 +73,7 @@ Two and one: 1 1 2`}
       {format !== "json" && (
         <GivenFields given={given} onChange={(part) => setChosen((now) => ({ ...now, ...part }))} />
       )}
-      <div className="form-row">
+      <Flex wrap align="center" gap="small" className="form-row">
         <Button
           type={state?.state === "ready" ? "default" : "primary"}
           onClick={start}
@@ -99,7 +99,7 @@ Two and one: 1 1 2`}
             <Trans>Importing; this may take a while.</Trans>
           </span>
         )}
-      </div>
+      </Flex>
       <Failure error={read.error} />
       <Failure error={apply.error} more={t`Nothing was imported; preview it again.`} />
       {state && <ImportState state={state} onState={setState} />}
@@ -119,7 +119,7 @@ interface Given {
 function GivenFields({ given, onChange }: { given: Given; onChange: (part: Partial<Given>) => void }) {
   const numberings = useNumberings();
   return (
-    <div className="form-row">
+    <Flex wrap align="center" gap="small" className="form-row">
       <span>
         <Trans>If the file does not say:</Trans>
       </span>
@@ -146,7 +146,7 @@ function GivenFields({ given, onChange }: { given: Given; onChange: (part: Parti
         aria-label={t`Rules of the file`}
         style={{ minWidth: 210 }}
       />
-    </div>
+    </Flex>
   );
 }
 
@@ -215,14 +215,14 @@ function FileChoice({ file, format, onFormat, onFile }: FileProps) {
   };
   return (
     <>
-      <div className="form-row">
+      <Flex wrap align="center" gap="small" className="form-row">
         <label className="quiet file-choice">
           <Trans>Choose a file</Trans>
           <input type="file" accept=".json,.csv,.txt,.text,text/plain" onChange={choose} />
         </label>
         <span className="small">{file || t`or paste below`}</span>
         <Select value={format} onChange={onFormat} options={FORMATS} aria-label={t`Format`} style={{ minWidth: 290 }} />
-      </div>
+      </Flex>
       {tooLarge && (
         <Alert
           type="error"

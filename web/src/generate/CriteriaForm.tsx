@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Checkbox, InputNumber, Select, Slider } from "antd";
+import { Button, Checkbox, Flex, InputNumber, Select, Slider } from "antd";
 import { bounds } from "../api/bounds";
 import { useVocabulary } from "../api/useVocabulary";
 import { Segmented } from "../ui/Segmented";
@@ -23,7 +23,7 @@ interface Props {
 /** What generated chains should be like; each field stands in the address. */
 export function CriteriaForm({ criteria, onPut }: Props) {
   return (
-    <section className="panel criteria" aria-label={t`Criteria`}>
+    <Flex component="section" vertical gap="var(--space-2)" className="panel criteria" aria-label={t`Criteria`}>
       <h1>
         <Trans>Generate</Trans>
       </h1>
@@ -33,7 +33,7 @@ export function CriteriaForm({ criteria, onPut }: Props) {
       <StrikeFields criteria={criteria} onPut={onPut} />
       <GroupFields criteria={criteria} onPut={onPut} />
       <SeedField seed={criteria.seed} onPut={onPut} />
-    </section>
+    </Flex>
   );
 }
 

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Plural, Trans } from "@lingui/react/macro";
-import { Button, Checkbox } from "antd";
+import { Button, Checkbox, Flex } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { type GenerateRequest, type Generation, refusal } from "../api/client";
@@ -126,7 +126,14 @@ interface ChosenProps {
 /** What can be done with the chosen chains. */
 function ChosenBar({ count, word, isSaving, onSave, onNone }: ChosenProps) {
   return (
-    <section className="panel chosen-bar" aria-label={t`With what is chosen`}>
+    <Flex
+      component="section"
+      wrap
+      align="center"
+      gap="small"
+      className="panel chosen-bar"
+      aria-label={t`With what is chosen`}
+    >
       <b role="status">
         <Trans>
           <Plural value={count} one="# chain" other="# chains" /> chosen
@@ -140,7 +147,7 @@ function ChosenBar({ count, word, isSaving, onSave, onNone }: ChosenProps) {
       <Button type="text" onClick={onNone}>
         <Trans>Choose none</Trans>
       </Button>
-    </section>
+    </Flex>
   );
 }
 
@@ -194,14 +201,14 @@ function Row({
         {isThere(kept) ? (
           <Link to={kept.to}>✓ {kept.words}</Link>
         ) : (
-          <span className="generation-ways">
+          <Flex component="span" gap="var(--space-2)" className="generation-ways">
             <Button size="small" onClick={() => navigate(bench)}>
               <Trans>Bench</Trans>
             </Button>
             <Button size="small" onClick={() => navigate(bench, { state: TO_SAVE })}>
               {word}
             </Button>
-          </span>
+          </Flex>
         )}
       </div>
     </li>

@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import Markdown, { type Components } from "react-markdown";
 import { Link, NavLink, useParams } from "react-router";
 import remarkGfm from "remark-gfm";
@@ -27,13 +28,19 @@ export default function GuideScreen() {
   const next = PAGES[at + 1];
   return (
     <main className="page guide">
-      <nav className="gym-nav guide-pages" aria-label={t`Guide`}>
+      <Flex
+        component="nav"
+        wrap
+        gap="var(--space-1) var(--space-3)"
+        className="gym-nav guide-pages"
+        aria-label={t`Guide`}
+      >
         {PAGES.map((page) => (
           <NavLink key={page.id} to={`/guide/${page.id}`}>
             {page.title}
           </NavLink>
         ))}
-      </nav>
+      </Flex>
       {text === undefined && (
         <>
           <h1>

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { bounds } from "../api/bounds";
 import { Alert } from "../ui/Alert";
@@ -27,7 +27,7 @@ export default function DemoLine() {
         <Trans>Start your own gym</Trans>
       </button>
       <Dialog open={isOpen} onClose={() => setOpen(false)} title={t`Start your own gym`}>
-        <form className="stack" onSubmit={start}>
+        <Flex component="form" vertical gap="small" className="stack" onSubmit={start}>
           <p>
             <Trans>
               Your gym takes the place of the demo: an empty library, no accounts but yours. A backup of the demo is
@@ -49,7 +49,7 @@ export default function DemoLine() {
           <Button type="primary" htmlType="submit" disabled={name.trim() === ""} loading={job.running !== null}>
             {job.running ? t`Backing up the demo and founding your gym` : t`Start my gym`}
           </Button>
-        </form>
+        </Flex>
       </Dialog>
     </aside>
   );

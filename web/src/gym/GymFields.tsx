@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Input, Select } from "antd";
+import { Flex, Input, Select } from "antd";
 import { bounds } from "../api/bounds";
 import type { Gym, GymRequest } from "../api/client";
 import { Segmented } from "../ui/Segmented";
@@ -20,7 +20,7 @@ interface Props {
 /** The fields for the gym's name, time zone and start of the week. */
 export function GymFields({ gym, draft, onChange }: Props) {
   return (
-    <div className="stack">
+    <Flex vertical gap="small" className="stack">
       <label htmlFor="gym-name">
         <Trans>Name of the gym</Trans>
       </label>
@@ -53,6 +53,6 @@ export function GymFields({ gym, draft, onChange }: Props) {
         options={FIRST_WEEKDAYS}
         aria-labelledby="first-weekday"
       />
-    </div>
+    </Flex>
   );
 }

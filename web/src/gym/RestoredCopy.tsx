@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import type { GymSummary, Status } from "../api/client";
 import { dayAndTime } from "../ui/words";
 
@@ -52,14 +52,14 @@ export function RestoredCopy({ copy, now, busy, onTake, onDiscard }: Props) {
       </table>
       <Names title={t`Combinations that would be added`} names={back} />
       <Names title={t`Combinations that would be lost`} names={gone} />
-      <div className="form-row">
+      <Flex wrap align="center" gap="small" className="form-row">
         <Button type="primary" danger disabled={busy} onClick={onTake}>
           <Trans>Replace the gym with it</Trans>
         </Button>
         <Button disabled={busy} onClick={onDiscard}>
           <Trans>Delete the copy</Trans>
         </Button>
-      </div>
+      </Flex>
     </section>
   );
 }

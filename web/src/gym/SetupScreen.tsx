@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Checkbox, Steps } from "antd";
+import { Button, Checkbox, Flex, Steps } from "antd";
 import { useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import type { Gym, SetupRequest, Training } from "../api/client";
@@ -75,7 +75,7 @@ function Setup({ gym }: { gym: Gym }) {
         {step.id === "library" && <BeginLibrary training={gym.training} onDone={props.onDone} busy={props.busy} />}
         <Failure error={endStep.error} />
       </section>
-      <div className="form-row">
+      <Flex wrap align="center" gap="small" className="form-row">
         {index > 0 && (
           <Button onClick={() => go(index - 1)}>
             <Trans>Back</Trans>
@@ -87,7 +87,7 @@ function Setup({ gym }: { gym: Gym }) {
         <span className="small">
           <Trans>Everything here can be changed later under Gym.</Trans>
         </span>
-      </div>
+      </Flex>
     </>
   );
 }

@@ -1,5 +1,5 @@
 import { Trans } from "@lingui/react/macro";
-import { Checkbox } from "antd";
+import { Checkbox, Flex } from "antd";
 import type { Training } from "../api/client";
 import { Segmented } from "../ui/Segmented";
 import { GROUPS, MEDIA, RULES } from "../ui/words";
@@ -10,7 +10,7 @@ export const UNDECIDED: Training = { rules: "boxing", media: ["bag", "pads"], gr
 /** The fields for rules, media and groups. */
 export function TrainingFields({ training, onChange }: { training: Training; onChange: (training: Training) => void }) {
   return (
-    <div className="stack">
+    <Flex vertical gap="small" className="stack">
       <span id="training-rules">
         <Trans>Rules</Trans>
       </span>
@@ -41,6 +41,6 @@ export function TrainingFields({ training, onChange }: { training: Training; onC
         options={GROUPS}
         aria-labelledby="training-groups"
       />
-    </div>
+    </Flex>
   );
 }

@@ -1,7 +1,7 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
-import { Button, Progress } from "antd";
+import { Button, Flex, Progress } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { type HouseRules, type RulePreview, type Rules, refusal } from "../api/client";
@@ -44,7 +44,7 @@ export default function HouseRulesScreen() {
   return (
     <main className="page house">
       <GymNav />
-      <header className="house-head">
+      <Flex component="header" wrap align="center" gap="var(--space-3) var(--space-8)" className="house-head">
         <h1>
           <Trans>House rules</Trans>
         </h1>
@@ -61,7 +61,7 @@ export default function HouseRulesScreen() {
           aria-label={t`Rules, or the numbers of the model`}
         />
         <span className="small">{set.isBuiltIn ? t`built-in` : t`changed by this gym`}</span>
-      </header>
+      </Flex>
       <Editor
         key={`${set.id}-${set.version}`}
         set={set}
@@ -112,7 +112,7 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
 
   return (
     <div className="house-grid">
-      <div className="house-main">
+      <Flex vertical gap="medium">
         {numbersOf === null ? (
           <RulesPart {...{ all, draft, stored, mayEdit, change }} set={set.id} />
         ) : (
@@ -125,7 +125,7 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
             onChange={(calibration) => change({ ...draft, calibration })}
           />
         )}
-      </div>
+      </Flex>
       <aside className="house-side">
         <section className="panel effect" aria-label={t`Effect on the library`}>
           <h2>
@@ -196,7 +196,7 @@ interface ButtonsProps {
 function RuleButtons(props: ButtonsProps) {
   const { changed, isBuiltIn, isReady, isPreviewing, isSaving, onPreview, onSave, onUndo, onBuiltIn } = props;
   return (
-    <div className="effect-buttons">
+    <Flex wrap gap="small" className="effect-buttons">
       <Button type={isReady ? "default" : "primary"} disabled={!changed} loading={isPreviewing} onClick={onPreview}>
         <Trans>Preview</Trans>
       </Button>
@@ -214,7 +214,7 @@ function RuleButtons(props: ButtonsProps) {
           </Button>
         )
       )}
-    </div>
+    </Flex>
   );
 }
 

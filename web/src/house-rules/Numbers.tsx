@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, InputNumber, Select } from "antd";
+import { Button, Flex, InputNumber, Select } from "antd";
 import type { Effects, Model, Rules } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
@@ -51,7 +51,7 @@ export function Numbers({ set, calibration, of, mayEdit, onOf, onChange }: Props
           against {effects.data?.labelled ?? t`the`} labelled chains. Where your athletes differ, set your own.
         </Trans>
       </p>
-      <div className="numbers-of">
+      <Flex wrap align="center" gap="small" className="numbers-of">
         <Select
           showSearch={{ optionFilterProp: "label" }}
           value={group.of}
@@ -79,7 +79,7 @@ export function Numbers({ set, calibration, of, mayEdit, onOf, onChange }: Props
               ))}
           </span>
         )}
-      </div>
+      </Flex>
       {group.note && <p className="small">{`${group.note[0]?.toUpperCase()}${group.note.slice(1)}.`}</p>}
       <Failure error={effects.error} />
       <ul>

@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { useQuery } from "@tanstack/react-query";
+import { Flex } from "antd";
 
 import { type ReactNode, useId, useState } from "react";
 import type { HouseRules, Rules } from "../api/client";
@@ -44,7 +45,9 @@ export function Rule({ rule, set, severity, changed, mayEdit, onSeverity, childr
       >
         <span aria-hidden="true">{open ? "▾" : "▸"}</span> {rule.title}
       </button>
-      <span className="rule-threshold">{children}</span>
+      <Flex component="span" align="center" gap="small" className="rule-threshold">
+        {children}
+      </Flex>
       <Segmented
         size="small"
         value={severity}

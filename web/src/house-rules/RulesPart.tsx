@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { InputNumber } from "antd";
+import { Flex, InputNumber } from "antd";
 import type { HouseRules, Rules } from "../api/client";
 import { Segmented } from "../ui/Segmented";
 import { Rule } from "./Rule";
@@ -72,7 +72,7 @@ export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
           {all.warnings.map((warning) => (
             <li key={warning.id} className="session-warning">
               <b>{warning.title}</b>
-              <span className="session-threshold">
+              <Flex component="span" wrap align="center" gap="small">
                 <ThresholdField
                   threshold={warning.threshold}
                   value={draft.thresholds[warning.id] ?? warning.threshold.usual}
@@ -80,7 +80,7 @@ export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
                   disabled={!mayEdit}
                   onChange={(value) => change({ ...draft, thresholds: { ...draft.thresholds, [warning.id]: value } })}
                 />
-              </span>
+              </Flex>
               <span className="small">{warning.reason}</span>
             </li>
           ))}

@@ -1,6 +1,6 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, Popover } from "antd";
+import { Button, Flex, Input, Popover } from "antd";
 import { lazy, Suspense, useState } from "react";
 import { bounds } from "../api/bounds";
 import type { CombinationRow } from "../api/client";
@@ -45,7 +45,14 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
   const many = plural(chosen.length, { one: "# combination", other: "# combinations" });
   const ids = chosen.map(({ id }) => id).join(",");
   return (
-    <section className="panel chosen-bar" aria-label={t`With what is chosen`}>
+    <Flex
+      component="section"
+      wrap
+      align="center"
+      gap="small"
+      className="panel chosen-bar"
+      aria-label={t`With what is chosen`}
+    >
       <b role="status">
         <Trans>{many} chosen</Trans>
       </b>
@@ -84,7 +91,7 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
       <Button type="text" onClick={() => onChoose([])}>
         <Trans>Choose none</Trans>
       </Button>
-    </section>
+    </Flex>
   );
 }
 
@@ -126,8 +133,9 @@ interface TagProps {
 
 function TagForm({ theme, onTheme, onTag, onUntag }: TagProps) {
   return (
-    <form
-      className="bulk-tag"
+    <Flex
+      component="form"
+      gap="small"
       onSubmit={(event) => {
         event.preventDefault();
         onTag();
@@ -146,7 +154,7 @@ function TagForm({ theme, onTheme, onTag, onUntag }: TagProps) {
       <Button disabled={theme.trim() === ""} onClick={onUntag}>
         <Trans>Remove the tag</Trans>
       </Button>
-    </form>
+    </Flex>
   );
 }
 

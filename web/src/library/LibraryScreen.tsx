@@ -1,6 +1,6 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, type InputRef, Select } from "antd";
+import { Button, Flex, Input, type InputRef, Select } from "antd";
 import { lazy, type RefObject, Suspense, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { CombinationPage, CombinationRow } from "../api/client";
@@ -55,11 +55,11 @@ export default function LibraryScreen() {
       <LibraryHead filters={filters} found={data} filtered={filtered} view={view} />
       <FirstVisit />
       <FilterBar {...{ filters, typed, onType, set }} field={search} />
-      <div className="library-understood">
+      <Flex wrap align="center" gap="small" className="library-understood">
         <Views address={address} onOpen={open} />
         {data && filters.q && <Understood search={data.search} />}
         <SearchHelp onTry={(text) => onType((now) => (now.trim() === "" ? text : `${now.trim()}, ${text}`))} />
-      </div>
+      </Flex>
       <Loaded query={library} what={t`Loading the library`} />
       {data?.search.problems[0] && (
         <NotUnderstood problem={data.search.problems[0]} typed={typed} onType={onType} onClear={clear} />

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { Link } from "react-router";
 import type { CombinationRow } from "../api/client";
 import { useMay } from "../api/session";
@@ -39,13 +39,13 @@ export default function NearDuplicatesScreen() {
           </p>
         </div>
       )}
-      <ol className="pairs">
+      <Flex component="ol" vertical gap="small" className="pairs">
         {pairs.map((pair) => (
           <li key={`${pair.one.id} ${pair.other.id}`} className="panel">
             <OnePair pair={pair} />
           </li>
         ))}
-      </ol>
+      </Flex>
     </main>
   );
 }
@@ -97,14 +97,14 @@ function OnePair({ pair }: { pair: Pair }) {
           <b className="numbers">{row.text}</b>
           <VerdictMark verdict={row.verdict} />
           {mayMerge && (
-            <span className="pair-ways">
+            <Flex component="span" wrap gap="small" className="pair-ways">
               <Button size="small" loading={merge.isPending} onClick={() => keep(row, other)}>
                 <Trans>Keep this, merge the other in</Trans>
               </Button>
               <Button size="small" onClick={() => archive(row)}>
                 <Trans>Archive this</Trans>
               </Button>
-            </span>
+            </Flex>
           )}
         </div>
       ))}

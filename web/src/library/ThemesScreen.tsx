@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
 import { bounds } from "../api/bounds";
@@ -107,7 +107,7 @@ function Rename({ theme, others, onEnd }: { theme: string; others: string[]; onE
     );
   };
   return (
-    <form className="theme-form" onSubmit={submit}>
+    <Flex component="form" wrap gap="small" onSubmit={submit}>
       <Input
         autoFocus
         value={to}
@@ -121,6 +121,6 @@ function Rename({ theme, others, onEnd }: { theme: string; others: string[]; onE
       <Button onClick={onEnd}>
         <Trans>Cancel</Trans>
       </Button>
-    </form>
+    </Flex>
   );
 }

@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { bounds } from "../api/bounds";
 import { answered, api, type View } from "../api/client";
@@ -100,7 +100,7 @@ function SaveView({ address, isOpen, onClose }: { address: string; isOpen: boole
   };
   return (
     <Dialog open={isOpen} onClose={onClose} title={t`Save view`}>
-      <form className="stack" onSubmit={submit}>
+      <Flex component="form" vertical gap="small" className="stack" onSubmit={submit}>
         <label htmlFor="view-name">
           <Trans>Name</Trans>
         </label>
@@ -120,7 +120,7 @@ function SaveView({ address, isOpen, onClose }: { address: string; isOpen: boole
         <Button type="primary" htmlType="submit" loading={save.isPending} disabled={name.trim() === ""}>
           <Trans>Save view</Trans>
         </Button>
-      </form>
+      </Flex>
     </Dialog>
   );
 }

@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import type { LogDrilled } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { LinkZone } from "../combination-line/LinkZone";
@@ -23,7 +24,7 @@ export function DrilledList({ drilled, fallen, onToggle }: Props) {
         const links = one.line.items.slice(0, -1).map((item, link) => ({ item, link }));
         return (
           <li key={`${one.stance} ${one.notation}`} className="panel">
-            <p className="drilled-head">
+            <Flex component="p" wrap align="baseline" gap="small" className="drilled-head">
               <b>{one.name === "" ? one.text : one.name}</b>
               <span className="drilled-chain">{one.text}</span>
               <span className="small">
@@ -32,7 +33,7 @@ export function DrilledList({ drilled, fallen, onToggle }: Props) {
                   {one.otherMs > 0 && t`, ${Math.round((100 * one.otherMs) / one.ms)} % in the other stance`}
                 </Trans>
               </span>
-            </p>
+            </Flex>
             <CombinationLine
               drawing={one.line}
               name={one.name}
@@ -50,7 +51,7 @@ export function DrilledList({ drilled, fallen, onToggle }: Props) {
                 </>
               )}
             />
-            <div className="link-buttons">
+            <Flex wrap gap="var(--space-2)" className="link-buttons">
               {links.map(({ item, link }) => (
                 <button
                   key={link}
@@ -62,7 +63,7 @@ export function DrilledList({ drilled, fallen, onToggle }: Props) {
                   {item.text} → {one.line.items[link + 1]?.text}
                 </button>
               ))}
-            </div>
+            </Flex>
           </li>
         );
       })}

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Input, Select } from "antd";
+import { Flex, Input, Select } from "antd";
 import { bounds } from "../api/bounds";
 import { useCourses } from "../api/useCourses";
 import { Toolbar } from "../ui/Toolbar";
@@ -60,7 +60,7 @@ function WhenAndWho({ draft, onChange }: Props) {
   const courses = useCourses().data ?? [];
   const coaches = useCoachNames();
   return (
-    <div className="log-entry-row">
+    <Flex wrap gap="small" className="log-entry-row">
       <div>
         <span>
           <Trans>Day</Trans>
@@ -103,7 +103,7 @@ function WhenAndWho({ draft, onChange }: Props) {
           options={coaches.map(({ id, name }) => ({ value: id, label: name }))}
         />
       </div>
-    </div>
+    </Flex>
   );
 }
 

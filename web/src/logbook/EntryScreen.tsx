@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { Link, useNavigate, useParams } from "react-router";
 import { bounds } from "../api/bounds";
 import type { LogEntry } from "../api/client";
@@ -61,9 +61,9 @@ function Entry({ entry }: { entry: LogEntry }) {
   return (
     <main className="page page-entry">
       <Trail to="/logbook" place={t`Logbook`} name={title} />
-      <header className="page-head">
+      <Flex component="header" wrap align="baseline" gap="var(--space-3) var(--space-8)" className="page-head">
         <h1>{title}</h1>
-        <span className="page-actions">
+        <Flex component="span" wrap gap="small" className="page-actions">
           {entry.run !== null && (
             <Link className="log-entry-record" to={`/run/${entry.run}`}>
               <Trans>What the walls showed</Trans>
@@ -72,8 +72,8 @@ function Entry({ entry }: { entry: LogEntry }) {
           <Button onClick={() => put(entry.removed)} loading={shelve.isPending}>
             {entry.removed ? t`Restore` : t`Delete`}
           </Button>
-        </span>
-      </header>
+        </Flex>
+      </Flex>
       <EntryNotices entry={entry} correction={correction} />
       <div className="log-entry-grid">
         <About entry={entry} correction={correction} />
@@ -127,7 +127,7 @@ function EntryNotices({ entry, correction }: { entry: LogEntry; correction: Corr
 function About({ entry, correction }: { entry: LogEntry; correction: Correction }) {
   const { draft, change } = correction;
   return (
-    <section className="panel block stack" aria-label={t`About it`}>
+    <Flex component="section" vertical gap="small" className="panel block stack" aria-label={t`About it`}>
       <EntryFields draft={draft} onChange={change} />
       <div className="log-entry-note">
         <span>
@@ -148,7 +148,7 @@ function About({ entry, correction }: { entry: LogEntry; correction: Correction 
           </Link>
         }
       />
-      <div className="log-entry-actions">
+      <Flex wrap gap="small">
         <Button
           type="primary"
           size="large"
@@ -163,8 +163,8 @@ function About({ entry, correction }: { entry: LogEntry; correction: Correction 
             <Trans>Undo changes</Trans>
           </Button>
         )}
-      </div>
-    </section>
+      </Flex>
+    </Flex>
   );
 }
 
@@ -177,7 +177,7 @@ interface DrilledProps {
 /** What was drilled, with the links that fell apart. */
 function Drilled({ entry, draft, onChange }: DrilledProps) {
   return (
-    <section aria-label={t`What was drilled`} className="log-entry-drilled">
+    <Flex component="section" vertical gap="small" aria-label={t`What was drilled`} className="log-entry-drilled">
       <h2>
         <Trans>What was drilled</Trans>
       </h2>
@@ -209,6 +209,6 @@ function Drilled({ entry, draft, onChange }: DrilledProps) {
             />
           </div>
         ))}
-    </section>
+    </Flex>
   );
 }

@@ -1,7 +1,7 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { Button, Checkbox, Select } from "antd";
+import { Button, Checkbox, Flex, Select } from "antd";
 import { useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { answered, api, type LogImport, type LogRow } from "../api/client";
@@ -96,7 +96,7 @@ function LogHead({ filters, unchecked, onPut }: HeadProps) {
   const navigate = useNavigate();
   const courses = useCourses().data ?? [];
   return (
-    <header className="page-head">
+    <Flex component="header" wrap align="baseline" gap="var(--space-3) var(--space-8)" className="page-head">
       <h1>
         <Trans>Logbook</Trans>
       </h1>
@@ -119,7 +119,7 @@ function LogHead({ filters, unchecked, onPut }: HeadProps) {
       >
         <Trans>deleted</Trans>
       </Checkbox>
-      <span className="page-actions">
+      <Flex component="span" wrap gap="small" className="page-actions">
         <Files />
         <Button
           type="primary"
@@ -127,8 +127,8 @@ function LogHead({ filters, unchecked, onPut }: HeadProps) {
         >
           <Trans>Log a session</Trans>
         </Button>
-      </span>
-    </header>
+      </Flex>
+    </Flex>
   );
 }
 

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { useNavigate } from "react-router";
 import { bounds } from "../api/bounds";
 import { Failure } from "../ui/Failure";
@@ -30,7 +30,7 @@ export default function NewEntryScreen() {
         </p>
       )}
       <div className="log-entry-grid">
-        <section className="panel block stack" aria-label={t`About it`}>
+        <Flex component="section" vertical gap="small" className="panel block stack" aria-label={t`About it`}>
           <EntryFields draft={draft} onChange={change} />
           <div className="log-entry-note">
             <span>
@@ -43,8 +43,14 @@ export default function NewEntryScreen() {
               onChange={(event) => change({ name: event.target.value })}
             />
           </div>
-        </section>
-        <section className="panel block log-entry-drilled" aria-label={t`What was drilled`}>
+        </Flex>
+        <Flex
+          component="section"
+          vertical
+          gap="small"
+          className="panel block log-entry-drilled"
+          aria-label={t`What was drilled`}
+        >
           <h2>
             <Trans>What was drilled</Trans>
           </h2>
@@ -53,7 +59,7 @@ export default function NewEntryScreen() {
             onChange={(combinations) => change({ combinations })}
           />
           <Failure error={error} />
-          <div className="log-entry-actions">
+          <Flex wrap gap="small">
             <Button type="primary" size="large" loading={isSending} disabled={isEmpty} onClick={() => void save()}>
               <Trans>Log it</Trans>
             </Button>
@@ -66,7 +72,7 @@ export default function NewEntryScreen() {
             >
               <Trans>Cancel</Trans>
             </Button>
-          </div>
+          </Flex>
           {isEmpty && (
             <p className="small">
               <Trans>Add a combination, or a note on what you did.</Trans>
@@ -75,7 +81,7 @@ export default function NewEntryScreen() {
           <p className="small">
             <Trans>Once it is logged, touch the link that fell apart on the line.</Trans>
           </p>
-        </section>
+        </Flex>
       </div>
     </main>
   );

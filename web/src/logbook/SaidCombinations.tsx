@@ -1,5 +1,5 @@
 import { t } from "@lingui/core/macro";
-import { Button, InputNumber } from "antd";
+import { Button, Flex, InputNumber } from "antd";
 import { CombinationPick } from "../library/CombinationPick";
 import { Segmented } from "../ui/Segmented";
 import type { SaidCombination } from "./entryDraft";
@@ -20,7 +20,7 @@ export function SaidCombinations({ combinations, onChange }: Props) {
   const put = (at: number, change: Partial<SaidCombination>) =>
     onChange(combinations.map((one, place) => (place === at ? { ...one, ...change } : one)));
   return (
-    <div className="said">
+    <Flex vertical gap="small" className="said">
       <ul>
         {combinations.map((one, at) => (
           <li key={one.id}>
@@ -61,6 +61,6 @@ export function SaidCombinations({ combinations, onChange }: Props) {
         without={combinations.map(({ id }) => id)}
         onChoose={({ id, name, text }) => onChange([...combinations, { id, name, text, minutes: 6, stance: "own" }])}
       />
-    </div>
+    </Flex>
   );
 }

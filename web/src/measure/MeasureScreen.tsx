@@ -1,5 +1,6 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import { type ComponentProps, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Combination, Measured } from "../api/client";
@@ -71,7 +72,7 @@ function Measure({ combination }: { combination: Combination }) {
   return (
     <main className="page">
       <Trail to={`/combinations/${combination.id}`} place={combination.name} name={t`Measure`} />
-      <header className="page-head">
+      <Flex component="header" wrap align="baseline" gap="var(--space-3) var(--space-8)" className="page-head">
         <h1>
           <Trans>Measure {combination.name}</Trans>
         </h1>
@@ -84,7 +85,7 @@ function Measure({ combination }: { combination: Combination }) {
           options={METHODS}
           aria-label={t`How it is measured`}
         />
-      </header>
+      </Flex>
       <p className="small measure-lead">
         {method === "taps"
           ? t`While one athlete throws it several times, tap once for each strike as it lands: the field below, or the space bar. Taps are good to about 30 ms; several repetitions make it better.`

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import type { Measurements } from "../api/client";
 import { useNotice } from "../ui/useNotice";
 import { dayAndTime } from "../ui/words";
@@ -21,7 +21,7 @@ export function SavedMeasurements({
       <h2>
         <Trans>Saved measurements</Trans>
       </h2>
-      <ul className="measure-saved">
+      <Flex component="ul" vertical gap="small" className="measure-saved">
         {measurements.map((one) => (
           <li key={one.id}>
             <span>
@@ -51,7 +51,7 @@ export function SavedMeasurements({
             </Button>
           </li>
         ))}
-      </ul>
+      </Flex>
     </section>
   );
 }

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Select } from "antd";
+import { Flex, Select } from "antd";
 import type { Numbering } from "../api/client";
 import { Differences } from "./Differences";
 import { Samples } from "./Samples";
@@ -23,7 +23,7 @@ export function NumberingEffect({ numbering, numberings, editor, editing }: Prop
         <h2>
           <Trans>How the library reads</Trans>
         </h2>
-        <div className="form-row">
+        <Flex wrap align="center" gap="small" className="form-row">
           <span>
             <Trans>compared with</Trans>
           </span>
@@ -34,7 +34,7 @@ export function NumberingEffect({ numbering, numberings, editor, editing }: Prop
             options={numberings.map((one) => ({ value: one.id, label: one.name }))}
             aria-label={t`Compared with`}
           />
-        </div>
+        </Flex>
         {preview && (
           <Samples
             preview={preview}

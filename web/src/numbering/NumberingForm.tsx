@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { useNavigate } from "react-router";
 import { bounds } from "../api/bounds";
 import { Failure } from "../ui/Failure";
@@ -69,10 +69,10 @@ export function NumberingFoot({ editor, onEnd }: { editor: NumberingEditor; onEn
     });
   return (
     <>
-      <div className="form-row numbering-foot">
+      <Flex wrap align="center" gap="small" className="form-row numbering-foot">
         <AddNumber onAdd={editor.add} boundTo={editor.boundTo} />
-      </div>
-      <div className="form-row numbering-foot numbering-save">
+      </Flex>
+      <Flex wrap align="center" gap="small" className="form-row numbering-foot numbering-save">
         <Button
           type="primary"
           onClick={store}
@@ -96,7 +96,7 @@ export function NumberingFoot({ editor, onEnd }: { editor: NumberingEditor; onEn
           </span>
         )}
         <Failure error={save.error} />
-      </div>
+      </Flex>
     </>
   );
 }

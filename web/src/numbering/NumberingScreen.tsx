@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Modal, Select } from "antd";
+import { Button, Flex, Modal, Select } from "antd";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import type { Numbering } from "../api/client";
@@ -95,7 +95,7 @@ function NumberingHead({ numbering, numberings, editing, onEdit }: HeadProps) {
   const chooseMine = useChooseNumbering("me");
   const { giveToGym, isGiving, modalHolder } = useGiveToGym(numbering, numberings);
   return (
-    <div className="numbering-head">
+    <Flex wrap align="center" gap="var(--space-4) var(--space-7)">
       {modalHolder}
       <h1>
         <Trans>Numbering</Trans>
@@ -125,7 +125,7 @@ function NumberingHead({ numbering, numberings, editing, onEdit }: HeadProps) {
           {numbering.isBuiltIn ? t`Start a numbering from this` : t`Edit`}
         </Button>
       )}
-    </div>
+    </Flex>
   );
 }
 

@@ -1,6 +1,6 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, Select } from "antd";
+import { Button, Flex, Input, Select } from "antd";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
 import { bounds } from "../api/bounds";
@@ -104,7 +104,7 @@ interface DirectionProps {
 /** From which numbering to which, and for which stance. */
 function Directions({ from, to, stance, options, onPut }: DirectionProps) {
   return (
-    <div className="form-row">
+    <Flex wrap align="center" gap="small" className="form-row">
       <span>
         <Trans>from</Trans>
       </span>
@@ -122,7 +122,7 @@ function Directions({ from, to, stance, options, onPut }: DirectionProps) {
         options={STANCES}
         aria-label={t`Stance of the list`}
       />
-    </div>
+    </Flex>
   );
 }
 
@@ -135,7 +135,7 @@ function TranslatedLines({ lines }: { lines: Lines }) {
   const unread = lines.filter((line) => line.problems.length > 0).length;
   return (
     <>
-      <div className="form-row">
+      <Flex wrap align="center" gap="small" className="form-row">
         <Button onClick={() => notice.copy(written, t`The translated list is copied.`)}>
           <Trans>Copy it</Trans>
         </Button>
@@ -144,7 +144,7 @@ function TranslatedLines({ lines }: { lines: Lines }) {
             ? t`Every line could be read.`
             : t`${plural(unread, { one: "# line", other: "# lines" })} could not be read and stand as they were.`}
         </span>
-      </div>
+      </Flex>
       <ol className="translate-result">
         {lines.map((line) => (
           <li key={line.line}>

@@ -1,5 +1,5 @@
 import { t } from "@lingui/core/macro";
-import { Slider } from "antd";
+import { Flex, Slider } from "antd";
 import type { ReactNode } from "react";
 import { Toolbar } from "../ui/Toolbar";
 import { SHORTCUTS } from "../ui/useShortcut";
@@ -20,7 +20,7 @@ interface Props {
 /** Plays and stops a line, with a choice of tempo. */
 export function PlayBar({ play, withTempo = true, children }: Props) {
   return (
-    <div className="play-bar">
+    <Flex wrap align="center" gap="small" className="play-bar">
       <Toolbar label={t`Play the line`} className="play-keys">
         <button
           type="button"
@@ -61,6 +61,6 @@ export function PlayBar({ play, withTempo = true, children }: Props) {
           <span className="play-percent">{percent(play.tempo)} %</span>
         </>
       )}
-    </div>
+    </Flex>
   );
 }

@@ -1,3 +1,4 @@
+import { Flex } from "antd";
 import { scaleBand, scaleLinear } from "d3-scale";
 import { useWidth } from "../ui/useWidth";
 
@@ -87,13 +88,13 @@ export function Columns({ label, columns, parts, unit, height = 190 }: Props) {
         </text>
       </svg>
       {parts.length > 1 && (
-        <p className="plot-key" aria-hidden="true">
+        <Flex component="p" wrap gap="var(--space-2) var(--space-8)" className="plot-key" aria-hidden="true">
           {parts.map(({ name, tone }) => (
             <span key={name}>
               <i style={{ background: `var(--${tone})` }} /> {name}
             </span>
           ))}
-        </p>
+        </Flex>
       )}
     </div>
   );

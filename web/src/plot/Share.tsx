@@ -1,4 +1,5 @@
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import "./plot.css";
 
 interface Props {
@@ -18,11 +19,11 @@ export function Share({ title, parts }: Props) {
         </p>
       ) : (
         <>
-          <div className="share-bar" aria-hidden="true">
+          <Flex className="share-bar" aria-hidden="true">
             {parts.map(({ name, value, tone }) => (
               <i key={name} style={{ width: `${(100 * value) / all}%`, background: `var(--${tone})` }} />
             ))}
-          </div>
+          </Flex>
           <ul>
             {parts.map(({ name, value, tone, says }) => (
               <li key={name}>

@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import type { LoadReport } from "../api/client";
 import { Columns } from "../plot/Columns";
 import { PlotTable } from "../plot/PlotTable";
@@ -35,7 +36,7 @@ export default function BalanceScreen() {
           <Findings findings={report.data.findings} />
           <div className="report-grid">
             <Shares sum={sum} />
-            <div className="report-side">
+            <Flex vertical gap="medium" className="report-side">
               <StancesByWeek weeks={weeks} />
               <TargetsByWeek weeks={weeks} />
               <p className="small">
@@ -44,7 +45,7 @@ export default function BalanceScreen() {
                   an orthodox athlete when they were not counted.
                 </Trans>
               </p>
-            </div>
+            </Flex>
           </div>
         </>
       )}

@@ -1,6 +1,6 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { Link } from "react-router";
 import type { MonthReport } from "../api/client";
 import { Columns } from "../plot/Columns";
@@ -23,7 +23,7 @@ export default function MonthScreen() {
   return (
     <main className="page">
       <LogNav />
-      <header className="report-head">
+      <Flex component="header" wrap align="center" gap="small" className="report-head">
         <h1>{month ? monthName(`${month}-01`) : t`Month`}</h1>
         {month && (
           <>
@@ -43,7 +43,7 @@ export default function MonthScreen() {
             />
           </>
         )}
-      </header>
+      </Flex>
       <Loaded query={report} what={t`Counting`}>
         {(data) => <Month report={data} />}
       </Loaded>
@@ -122,7 +122,7 @@ function Facts({ report }: { report: MonthReport }) {
   const { sum, before } = report;
   const jab = sum.openings > 0 ? Math.round((100 * sum.jabOpenings) / sum.openings) : null;
   return (
-    <dl className="month-facts panel">
+    <Flex component="dl" wrap gap="var(--space-4) var(--space-9)" className="month-facts panel">
       <Fact name={t`sessions`} value={String(report.sessions)} more={t`${before.sessions} the month before`} />
       <Fact name={t`of work`} value={minutes(report.workMs)} more={t`${minutes(before.workMs)} the month before`} />
       <Fact
@@ -147,7 +147,7 @@ function Facts({ report }: { report: MonthReport }) {
           }
         />
       )}
-    </dl>
+    </Flex>
   );
 }
 

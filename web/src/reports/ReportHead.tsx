@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Input, Select } from "antd";
+import { Flex, Input, Select } from "antd";
 import type { ReactNode } from "react";
 import { useCourses } from "../api/useCourses";
 import { LogNav } from "../ui/LogNav";
@@ -27,7 +27,7 @@ export function ReportHead({ title, withDays = true, needsCourse = false, childr
   return (
     <>
       <LogNav />
-      <header className="report-head">
+      <Flex component="header" wrap align="center" gap="small" className="report-head">
         <h1>{title}</h1>
         <Select
           value={asked.course ?? 0}
@@ -76,7 +76,7 @@ export function ReportHead({ title, withDays = true, needsCourse = false, childr
           </>
         )}
         {children}
-      </header>
+      </Flex>
     </>
   );
 }

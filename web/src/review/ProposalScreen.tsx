@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { bounds } from "../api/bounds";
@@ -77,7 +77,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
   return (
     <main className="page">
       <Trail to="/review" place={t`Review`} name={proposal.combination?.name ?? proposal.content.name} />
-      <header className="page-head">
+      <Flex component="header" wrap align="baseline" gap="var(--space-3) var(--space-8)" className="page-head">
         <h1>{proposal.combination?.name ?? proposal.content.name}</h1>
         <span className={`review-kind review-kind-${proposal.kind}`}>{KINDS[proposal.kind]}</span>
         <span className="small">
@@ -86,13 +86,13 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
           </Trans>
         </span>
         {proposal.combination && (
-          <span className="page-actions">
+          <Flex component="span" wrap gap="small" className="page-actions">
             <Link to={`/combinations/${proposal.combination.id}`}>
               {proposal.state === "approved" ? t`Open the combination` : t`Open the current version`}
             </Link>
-          </span>
+          </Flex>
         )}
-      </header>
+      </Flex>
       <div className="columns">
         <div>
           {proposal.answer && <Answer proposal={proposal} />}
@@ -228,7 +228,7 @@ function Decide({ proposal, again }: { proposal: Proposal; again: () => void }) 
     );
 
   return (
-    <section className="panel block decide" aria-label={t`Decide`}>
+    <Flex component="section" vertical gap="small" className="panel block" aria-label={t`Decide`}>
       <h2>{mayDecide ? t`Decide` : own ? t`Your proposal` : t`Waits for the head coach`}</h2>
       <Failure error={decide.error} />
       {(mayDecide || own) && (
@@ -252,7 +252,7 @@ function Decide({ proposal, again }: { proposal: Proposal; again: () => void }) 
           <Trans>The current version stays in use until you approve.</Trans>
         </p>
       )}
-    </section>
+    </Flex>
   );
 }
 
@@ -271,7 +271,7 @@ function DecideButtons({ proposal, remark, isRunning, onDecide }: ButtonsProps) 
   const isArchived = proposal.combination?.archived === true;
   const openBench = () => void navigate(`/bench?proposal=${proposal.id}`);
   return (
-    <span className="decide-buttons">
+    <Flex component="span" wrap gap="small">
       {mayDecide && (
         <>
           <Button
@@ -321,7 +321,7 @@ function DecideButtons({ proposal, remark, isRunning, onDecide }: ButtonsProps) 
           {own ? t`Withdraw` : t`Reject`}
         </Button>
       )}
-    </span>
+    </Flex>
   );
 }
 

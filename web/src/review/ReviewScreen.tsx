@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Switch } from "antd";
+import { Button, Flex, Switch } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { ProposalRow } from "../api/client";
 import { useSession } from "../api/session";
@@ -69,13 +69,13 @@ export default function ReviewScreen() {
         </div>
       )}
       {rows.length > 0 && (
-        <ol className="review-list">
+        <Flex component="ol" vertical gap="small">
           {rows.map((row) => (
             <li key={row.id} className="panel">
               <Row row={row} />
             </li>
           ))}
-        </ol>
+        </Flex>
       )}
       {proposals.data && (
         <Pages
@@ -100,7 +100,7 @@ function ReviewHead({ list, mine, waiting, onPut }: HeadProps) {
   const navigate = useNavigate();
   const user = useSession().data?.user;
   return (
-    <div className="review-head">
+    <Flex wrap align="center" gap="var(--space-4) var(--space-8)" className="review-head">
       <h1>
         <Trans>Review</Trans>
       </h1>
@@ -132,7 +132,7 @@ function ReviewHead({ list, mine, waiting, onPut }: HeadProps) {
           <Trans>Propose a new one</Trans>
         </Button>
       )}
-    </div>
+    </Flex>
   );
 }
 

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Modal } from "antd";
+import { Button, Flex, Modal } from "antd";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Programme, Run } from "../api/client";
@@ -53,8 +53,8 @@ function Remote({ run }: { run: Run }) {
   useRemoteKeys(client, stopped, press);
 
   return (
-    <main className="remote">
-      <header className="remote-head">
+    <Flex component="main" vertical gap="medium" className="remote">
+      <Flex component="header" align="center" gap="medium" className="remote-head">
         <Link to="/run" className="remote-out" aria-label={t`Back to running sessions`}>
           ‹
         </Link>
@@ -64,7 +64,7 @@ function Remote({ run }: { run: Run }) {
             <Trans>rehearsal at {run.state.speed} times the speed</Trans>
           </span>
         )}
-      </header>
+      </Flex>
       {view.reach === "away" && (
         <p className="remote-away" role="status">
           <Trans>
@@ -97,7 +97,7 @@ function Remote({ run }: { run: Run }) {
           onClose={() => setSwaps(false)}
         />
       )}
-    </main>
+    </Flex>
   );
 }
 
@@ -132,10 +132,10 @@ function SessionLine({
         </div>
       ))}
       <span className="session-now" style={{ left: at(Math.min(programme.lengthMs, Math.max(0, position))) }} />
-      <p className="session-times">
+      <Flex component="p" justify="space-between" className="session-times">
         <span>{timeLeft(Math.max(0, position))}</span>
         <span>{timeLeft(programme.lengthMs)}</span>
-      </p>
+      </Flex>
     </section>
   );
 }
@@ -183,18 +183,18 @@ function RemoteButtons({ programme, position, stopped, onPress, onSwap }: Button
 function RemoteFoot({ followKey, onEnd }: { followKey: string; onEnd: () => void }) {
   const [modal, modalHolder] = Modal.useModal();
   return (
-    <footer className="remote-foot">
+    <Flex component="footer" align="flex-start" justify="space-between">
       {modalHolder}
       <details>
         <summary>
           <Trans>Code for athletes</Trans>
         </summary>
-        <div className="wall-code">
+        <Flex wrap align="center" gap="medium" className="wall-code">
           <QrCode address={`${window.location.origin}/follow/${followKey}`} label={t`Follow on a phone`} />
           <a href={`/follow/${followKey}`} target="_blank" rel="noreferrer">
             <Trans>Open it</Trans>
           </a>
-        </div>
+        </Flex>
       </details>
       <Button
         danger
@@ -211,6 +211,6 @@ function RemoteFoot({ followKey, onEnd }: { followKey: string; onEnd: () => void
       >
         <Trans>End</Trans>
       </Button>
-    </footer>
+    </Flex>
   );
 }

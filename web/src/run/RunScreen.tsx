@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Run } from "../api/client";
@@ -18,14 +18,14 @@ export default function RunScreen() {
   const [starts, setStarts] = useState(false);
   return (
     <main className="page">
-      <header className="page-head">
+      <Flex component="header" wrap align="baseline" gap="var(--space-3) var(--space-8)" className="page-head">
         <h1>
           <Trans>Run</Trans>
         </h1>
         <Button type="primary" onClick={() => setStarts(true)}>
           <Trans>Round timer</Trans>
         </Button>
-      </header>
+      </Flex>
       <Failure error={runs.error} />
       <section className="panel block">
         <h2>

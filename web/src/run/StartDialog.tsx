@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Plural, Trans } from "@lingui/react/macro";
-import { Button, Checkbox, InputNumber, Select } from "antd";
+import { Button, Checkbox, Flex, InputNumber, Select } from "antd";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import { bounds } from "../api/bounds";
@@ -48,7 +48,7 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
         </Button>
       }
     >
-      <div className="stack">
+      <Flex vertical gap="small" className="stack">
         {!plan && <TimerFields timer={timer} onChange={setTimer} />}
         <WallChoice walls={walls} chosen={on} onChoose={setChosen} />
         {taken.length > 0 && (
@@ -81,7 +81,7 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
             and the advice of physicians come first.
           </Trans>
         </p>
-      </div>
+      </Flex>
     </Dialog>
   );
 }

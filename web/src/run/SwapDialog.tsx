@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, Select } from "antd";
+import { Button, Flex, Input, Select } from "antd";
 import { useState } from "react";
 import type { Programme, RunCommand } from "../api/client";
 import { useLibrary } from "../library/useLibrary";
@@ -45,7 +45,10 @@ export function SwapDialog({
   return (
     <Dialog onClose={onClose} title={t`Swap a combination`}>
       {chosen ? (
-        <form
+        <Flex
+          component="form"
+          vertical
+          gap="small"
           className="stack"
           onSubmit={(event) => {
             event.preventDefault();
@@ -67,7 +70,7 @@ export function SwapDialog({
             placeholder={t`a chain, or words to find one`}
             onChange={(event) => setTyped(event.target.value)}
           />
-          <ul className="swap-rows">
+          <Flex component="ul" vertical gap="small" className="swap-rows">
             {found.map((row) => (
               <li key={row.id}>
                 <Button block onClick={() => swap(row.text, row.id)}>
@@ -75,11 +78,11 @@ export function SwapDialog({
                 </Button>
               </li>
             ))}
-          </ul>
+          </Flex>
           <Button htmlType="submit" disabled={typed.trim() === ""}>
             <Trans>Use the text</Trans>
           </Button>
-        </form>
+        </Flex>
       ) : (
         <p>
           <Trans>No combination is drilled now. Swap it once its round has started.</Trans>

@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useRef, useState } from "react";
 import { answered, api, type VoiceSettings } from "../api/client";
 import { keys } from "../api/keys";
@@ -86,7 +86,7 @@ function VoiceChoice({ settings }: { settings: Settings }) {
       <h2>
         <Trans>Voice</Trans>
       </h2>
-      <div className="voice-fields">
+      <Flex wrap gap="medium">
         {CHOICES.map(({ field, label, options }) => (
           <Segmented<string>
             key={field}
@@ -100,7 +100,7 @@ function VoiceChoice({ settings }: { settings: Settings }) {
         <Button onClick={() => play(t`one two, slip lead, two`)}>
           <Trans>Listen</Trans>
         </Button>
-      </div>
+      </Flex>
       {!mayChoose && (
         <p className="small">
           <Trans>The head coach chooses the voice.</Trans>

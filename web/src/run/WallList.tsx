@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Dropdown, Input, Modal } from "antd";
+import { Button, Dropdown, Flex, Input, Modal } from "antd";
 import { useState } from "react";
 import { bounds } from "../api/bounds";
 import type { Wall } from "../api/client";
@@ -54,7 +54,9 @@ export function WallList() {
           <WallRow key={wall.id} wall={wall} />
         ))}
       </ul>
-      <form
+      <Flex
+        component="form"
+        gap="small"
         className="wall-add"
         onSubmit={(event) => {
           event.preventDefault();
@@ -71,7 +73,7 @@ export function WallList() {
         <Button htmlType="submit" disabled={name.trim() === ""} loading={add.isPending}>
           <Trans>Add</Trans>
         </Button>
-      </form>
+      </Flex>
     </section>
   );
 }
@@ -99,7 +101,7 @@ function WallRow({ wall }: { wall: Wall }) {
       {modalHolder}
       <b>{wall.name}</b>
       <span className={isThere ? "wall-there" : "wall-gone"}>{isThere ? t`● on` : t`○ not open`}</span>
-      <span className="wall-ways">
+      <Flex component="span" wrap align="center" gap="small" className="wall-ways">
         <a href={`/wall/${wall.key}`} target="_blank" rel="noreferrer">
           <Trans>Open</Trans>
         </a>
@@ -137,12 +139,12 @@ function WallRow({ wall }: { wall: Wall }) {
             ⋯
           </Button>
         </Dropdown>
-      </span>
+      </Flex>
       {scan && (
-        <span className="wall-code">
+        <Flex component="span" wrap align="center" gap="medium" className="wall-code">
           <QrCode address={address} label={t`Address of ${wall.name}`} />
           <code>{address}</code>
-        </span>
+        </Flex>
       )}
     </li>
   );

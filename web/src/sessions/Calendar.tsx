@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import { Link } from "react-router";
 import type { PlanRow } from "../api/client";
 import { longDay, shortDay } from "./time";
@@ -30,7 +31,7 @@ export function Calendar({ weeks, today, month, plans, old, onNew }: Props) {
                 month && day.slice(0, 7) !== month ? "is-other" : "",
               ].join(" ")}
             >
-              <span className="calendar-date">
+              <Flex component="span" align="center" justify="space-between" className="calendar-date">
                 <span title={longDay(day)}>{shortDay(day)}</span>
                 <button
                   type="button"
@@ -40,7 +41,7 @@ export function Calendar({ weeks, today, month, plans, old, onNew }: Props) {
                 >
                   +
                 </button>
-              </span>
+              </Flex>
               {plans
                 .filter((plan) => plan.startsAt?.startsWith(day))
                 .map((plan) => (

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Drawer } from "antd";
+import { Button, Drawer, Flex } from "antd";
 import { type FormEvent, useState } from "react";
 import type { Course, CourseRequest, Training } from "../api/client";
 import { Failure } from "../ui/Failure";
@@ -68,7 +68,7 @@ export function CourseDrawer({ course, training, onClose }: Props) {
       title={course === null ? t`New course` : course.name}
       size={440}
       footer={
-        <span className="drawer-foot">
+        <Flex component="span" gap="small">
           <Button type="primary" htmlType="submit" form="course" loading={save.isPending}>
             {course === null ? t`Make the course` : t`Save`}
           </Button>
@@ -88,13 +88,13 @@ export function CourseDrawer({ course, training, onClose }: Props) {
               <Trans>Archive</Trans>
             </Button>
           )}
-        </span>
+        </Flex>
       }
     >
-      <form id="course" className="course-form" onSubmit={submit}>
+      <Flex component="form" vertical gap="small" id="course" className="course-form" onSubmit={submit}>
         <Failure error={save.error} />
         <CourseFields form={form} onPut={(values) => setForm((now) => ({ ...now, ...values }))} />
-      </form>
+      </Flex>
     </Drawer>
   );
 }

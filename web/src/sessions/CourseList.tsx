@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { Link } from "react-router";
 import type { Course, PlanRow } from "../api/client";
 import { useNotice } from "../ui/useNotice";
@@ -111,7 +111,7 @@ function CourseRow({ course, coming, making, mayEdit, next, onEdit, onHand, onPr
           )}
         </p>
       </div>
-      <div className="course-ways">
+      <Flex vertical align="stretch" gap="small">
         <Button
           type="primary"
           loading={making === `press ${course.id}`}
@@ -123,7 +123,7 @@ function CourseRow({ course, coming, making, mayEdit, next, onEdit, onHand, onPr
         <Button loading={making === `hand ${course.id}`} onClick={() => onHand(course)}>
           <Trans>Plan by hand</Trans>
         </Button>
-      </div>
+      </Flex>
     </li>
   );
 }

@@ -1,6 +1,6 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, InputNumber, Select } from "antd";
+import { Button, Flex, InputNumber, Select } from "antd";
 import { useState } from "react";
 import { bounds } from "../api/bounds";
 import { useCourses } from "../api/useCourses";
@@ -51,7 +51,7 @@ export function GenerateSession({ planner, onClose, onReasons }: Props) {
   const make = () => chosen !== null && void compose({ course: chosen, minutes, aim, value, seed });
   return (
     <Dialog onClose={onClose} title={t`Generate`}>
-      <div className="course-form">
+      <Flex vertical gap="small" className="course-form">
         <Failure error={error} />
         {courses.length === 0 && (
           <p>
@@ -95,7 +95,7 @@ export function GenerateSession({ planner, onClose, onReasons }: Props) {
         <Button type="primary" loading={making} disabled={chosen === null} onClick={make}>
           {locked > 0 ? t`Generate the rest again` : t`Generate the session`}
         </Button>
-      </div>
+      </Flex>
     </Dialog>
   );
 }

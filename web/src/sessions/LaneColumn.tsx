@@ -1,7 +1,7 @@
 import { useDroppable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Select } from "antd";
+import { Flex, Select } from "antd";
 import type { PlanRound } from "../api/schema";
 import type { Dropped } from "./drag";
 import { newSet, setsAt, withRound, withSets } from "./plan";
@@ -40,7 +40,7 @@ export function LaneColumn({
   return (
     <div ref={lane.setNodeRef} className={`lane${compact ? " lane-compact" : ""}${lane.isOver ? " is-over" : ""}`}>
       {place.track !== undefined && (
-        <header className="lane-head">
+        <Flex component="header" wrap align="center" justify="space-between" gap="small">
           <b>{content.tracks[place.track]?.name}</b>
           <Select
             size="small"
@@ -71,7 +71,7 @@ export function LaneColumn({
             popupMatchSelectWidth={false}
             getPopupContainer={(node) => node.parentElement ?? document.body}
           />
-        </header>
+        </Flex>
       )}
       {sets.map((set, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a set is told by its place

@@ -1,7 +1,7 @@
 import { useDraggable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, Select } from "antd";
+import { Button, Flex, Input, Select } from "antd";
 import { useState } from "react";
 import type { CombinationRow } from "../api/client";
 import type { PlanCombination } from "../api/schema";
@@ -58,7 +58,7 @@ export function LibraryPanel() {
         placeholder={t`Search the library`}
         aria-label={t`Search the library`}
       />
-      <span className="library-narrow">
+      <Flex component="span" align="center" justify="space-between" className="library-narrow">
         <Select
           size="small"
           value={view}
@@ -72,7 +72,7 @@ export function LibraryPanel() {
           <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} />{" "}
           <Trans>all rules</Trans>
         </label>
-      </span>
+      </Flex>
       <ul className={found.isPlaceholderData ? "library-rows is-old" : "library-rows"} aria-busy={found.isFetching}>
         {rows.map((row) => (
           <Row key={row.id} row={row} onPut={() => put(row)} />

@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import { useState } from "react";
 import type { SessionLoad } from "../api/client";
 import { Segmented } from "../ui/Segmented";
@@ -18,7 +19,7 @@ export function LoadPanel() {
   const over = content.minutes ? document.lengthMs - 60_000 * content.minutes : 0;
   return (
     <section className={old ? "panel load is-old" : "panel load"} aria-label={t`Load`} aria-busy={old}>
-      <p className="totals">
+      <Flex component="p" align="center" gap="medium" className="totals">
         <b className={over > 0 ? "numbers is-over" : "numbers"}>{clock(document.lengthMs)}</b>
         <span className="small">
           {content.minutes
@@ -33,7 +34,7 @@ export function LoadPanel() {
             </Trans>
           )}
         </span>
-      </p>
+      </Flex>
       {document.tracks.length > 1 && (
         <Segmented
           block
@@ -115,7 +116,8 @@ function Bars({ parts }: { parts: { label: string; value: number; kind: string }
   const shown = parts.filter((part) => part.value >= 0.5);
   const sum = shown.reduce((total, part) => total + part.value, 0);
   return sum === 0 ? null : (
-    <div
+    <Flex
+      gap="2px"
       className="bars"
       role="img"
       aria-label={shown.map((part) => `${Math.round(part.value)} ${part.label}`).join(", ")}
@@ -125,6 +127,6 @@ function Bars({ parts }: { parts: { label: string; value: number; kind: string }
           <b>{Math.round(part.value)}</b> {part.label.toLowerCase()}
         </span>
       ))}
-    </div>
+    </Flex>
   );
 }

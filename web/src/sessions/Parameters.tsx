@@ -1,5 +1,5 @@
 import { t } from "@lingui/core/macro";
-import { Checkbox, Input, InputNumber, Select } from "antd";
+import { Checkbox, Flex, Input, InputNumber, Select } from "antd";
 import { bounds } from "../api/bounds";
 import type { Drill, DrillParameter } from "../api/client";
 import type { PlanSet } from "../api/schema";
@@ -23,10 +23,18 @@ export function Parameters({
     onPut({ parameters: value === null ? rest : { ...rest, [name]: value } }, typed);
   };
   return (
-    <div className="parameters">
+    <Flex vertical gap="small" className="parameters">
       <p className="small">{drill.about}</p>
       {drill.parameters.map((parameter) => (
-        <span key={parameter.name} className="parameter">
+        <Flex
+          component="span"
+          wrap
+          align="center"
+          justify="space-between"
+          gap="small"
+          key={parameter.name}
+          className="parameter"
+        >
           <span className="small">{parameter.title}</span>
           <Field
             parameter={parameter}
@@ -34,7 +42,7 @@ export function Parameters({
             exercises={exercises.map(({ id, name }) => ({ value: id, label: name }))}
             onPut={(value, typed) => put(parameter.name, value, typed)}
           />
-        </span>
+        </Flex>
       ))}
       <Input
         size="small"
@@ -44,7 +52,7 @@ export function Parameters({
         aria-label={t`Note of the set`}
         onChange={(event) => onPut({ note: event.target.value }, true)}
       />
-    </div>
+    </Flex>
   );
 }
 

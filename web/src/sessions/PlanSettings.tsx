@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input, InputNumber, Select } from "antd";
+import { Button, Flex, Input, InputNumber, Select } from "antd";
 import { bounds, maxItems } from "../api/bounds";
 import type { SessionDocument } from "../api/client";
 import type { PlanContent } from "../api/schema";
@@ -13,7 +13,7 @@ export function PlanSettings({ planner, document }: { planner: Planner; document
   const put = (values: Partial<typeof content>) =>
     planner.change((now) => ({ ...now, content: { ...now.content, ...values } }), true);
   return (
-    <div className="course-form">
+    <Flex vertical gap="small" className="course-form">
       <label htmlFor="plan-minutes">
         <Trans>Time available (min)</Trans>
       </label>
@@ -60,7 +60,7 @@ export function PlanSettings({ planner, document }: { planner: Planner; document
       </span>
       <TrackFields content={content} onPut={put} />
       {document && document.problems.length > 0 && <p className="small">{document.problems[0]?.message}</p>}
-    </div>
+    </Flex>
   );
 }
 

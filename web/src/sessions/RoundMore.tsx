@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Input, Select } from "antd";
+import { Flex, Input, Select } from "antd";
 import { bounds } from "../api/bounds";
 import type { PlanRound } from "../api/schema";
 import { MEDIA } from "../ui/words";
@@ -15,7 +15,7 @@ interface Props {
 export function RoundMore({ round, onPut }: Props) {
   const { content } = usePlanContext();
   return (
-    <div className="round-more">
+    <Flex align="center" gap="small" className="round-more">
       <Select
         size="small"
         className="medium"
@@ -44,6 +44,6 @@ export function RoundMore({ round, onPut }: Props) {
         aria-label={t`Note of the round`}
         onChange={(event) => onPut({ note: event.target.value }, true)}
       />
-    </div>
+    </Flex>
   );
 }

@@ -1,6 +1,7 @@
 import { useDroppable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Flex } from "antd";
 import type { PlanSet } from "../api/schema";
 import { CombinationField } from "./CombinationField";
 import type { Dropped } from "./drag";
@@ -82,12 +83,12 @@ function Rungs({ place }: { place: Place }) {
       cue.track === (place.track ?? null),
   );
   return rungs.length > 0 ? (
-    <p className="rungs" title={t`Each is checked by itself`}>
+    <Flex component="p" wrap gap="var(--space-2)" className="rungs" title={t`Each is checked by itself`}>
       {[...new Map(rungs.map((cue) => [cue.text, cue])).values()].map((cue) => (
         <span key={cue.text} className={`rung rung-${cue.verdict ?? "flows"}`}>
           {cue.text}
         </span>
       ))}
-    </p>
+    </Flex>
   ) : null;
 }

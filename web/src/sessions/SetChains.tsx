@@ -1,4 +1,5 @@
 import { t } from "@lingui/core/macro";
+import { Flex } from "antd";
 import type { PlanCombination, PlanSet } from "../api/schema";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { VerdictMark } from "../ui/VerdictMark";
@@ -28,7 +29,7 @@ export function SetChains({ set, place, compact, onCombinations }: Props) {
         return (
           // biome-ignore lint/suspicious/noArrayIndexKey: the same combination may stand twice
           <li key={at}>
-            <span className="set-chain">
+            <Flex component="span" align="baseline" gap="small" className="set-chain">
               <b className="numbers" title={one.name}>
                 {one.chain}
               </b>
@@ -47,7 +48,7 @@ export function SetChains({ set, place, compact, onCombinations }: Props) {
                   onPress={() => onCombinations(without(set.combinations, at))}
                 />
               </span>
-            </span>
+            </Flex>
             {known && !compact && (
               <CombinationLine
                 drawing={known.line}

@@ -1,4 +1,5 @@
 import { t } from "@lingui/core/macro";
+import { Flex } from "antd";
 import { NavLink } from "react-router";
 import type { Permission } from "../api/client";
 import { may, useSession } from "../api/session";
@@ -22,12 +23,12 @@ const PLACES: { to: string; label: string; needs?: Permission }[] = [
 export function GymNav() {
   const user = useSession().data?.user;
   return (
-    <nav className="gym-nav" aria-label={t`The gym`}>
+    <Flex component="nav" wrap gap="var(--space-1) var(--space-3)" className="gym-nav" aria-label={t`The gym`}>
       {PLACES.filter(({ needs }) => !needs || may(user, needs)).map((place) => (
         <NavLink key={place.to} to={place.to}>
           {place.label}
         </NavLink>
       ))}
-    </nav>
+    </Flex>
   );
 }

@@ -1,4 +1,5 @@
 import { t } from "@lingui/core/macro";
+import { Flex } from "antd";
 import { NavLink } from "react-router";
 import "./gym.css";
 
@@ -17,12 +18,12 @@ const PLACES = [
 /** The navigation between the pages of the logbook. */
 export function LogNav() {
   return (
-    <nav className="gym-nav" aria-label={t`The logbook`}>
+    <Flex component="nav" wrap gap="var(--space-1) var(--space-3)" className="gym-nav" aria-label={t`The logbook`}>
       {PLACES.map((place) => (
         <NavLink key={place.to} to={place.to}>
           {place.label}
         </NavLink>
       ))}
-    </nav>
+    </Flex>
   );
 }
