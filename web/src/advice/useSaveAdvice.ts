@@ -1,6 +1,5 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Exercise, ifMatch, type Reminder } from "../api/client";
-import { keys } from "../api/keys";
+import { answered, api, type Exercise, ifMatch, type Reminder, server } from "../api/client";
 
 export function useSaveReminders() {
   const queries = useQueryClient();
@@ -12,7 +11,7 @@ export function useSaveReminders() {
           body: { reminders },
         }),
       ),
-    onSuccess: (advice) => queries.setQueryData(keys.advice, advice),
+    onSuccess: (advice) => queries.setQueryData(server.queryOptions("get", "/api/advice").queryKey, advice),
   });
 }
 
@@ -26,6 +25,6 @@ export function useSaveExercises() {
           body: { exercises },
         }),
       ),
-    onSuccess: (advice) => queries.setQueryData(keys.advice, advice),
+    onSuccess: (advice) => queries.setQueryData(server.queryOptions("get", "/api/advice").queryKey, advice),
   });
 }

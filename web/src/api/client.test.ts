@@ -1,9 +1,11 @@
-import { expect, test } from "vitest";
-import { answered, refusal } from "./client";
+import { afterEach, expect, test } from "vitest";
+import { serve } from "../testing/page";
+import { answered, api, refusal } from "./client";
 
-const answer = (status: number, error?: unknown) =>
-  Promise.resolve({ error, response: new Response(null, { status }) });
-const refused = (call: Promise<unknown>) => call.then(() => expect.unreachable("it was answered"), refusal);
+afterEach(() => serve(null));
+
+const asked = () => answered(api.GET("/api/gym"));
+const refused = () => asked().then(() => expect.unreachable("it was answered"), refusal);
 
 test("what the server refuses keeps its sentence and all it says of it", async () => {
   const problem = {
@@ -12,24 +14,32 @@ test("what the server refuses keeps its sentence and all it says of it", async (
     title: "Already there.",
     existing: { id: 4, name: "Low tide" },
   };
-  expect(await refused(answered(answer(409, problem)))).toEqual(problem);
+  serve(async () => new Response(JSON.stringify(problem), { status: 409 }));
+  expect(await refused()).toEqual(problem);
 });
 
 test.each([502, 504, 500])(
   "an answer of %i that is not the application's own is told as a server that is away",
   async (status) => {
-    const problem = await refused(answered(answer(status, "<html>")));
+    serve(async () => new Response("<html>", { status }));
+    const problem = await refused();
     expect(problem).toMatchObject({ type: "away", status });
     expect(problem.title).toContain("still here");
   },
 );
 
 test("no answer at all is told the same way", async () => {
-  const problem = await refused(answered(Promise.reject(new TypeError("Failed to fetch"))));
-  expect(problem).toMatchObject({ type: "away", status: 0 });
+  serve(() => Promise.reject(new TypeError("Failed to fetch")));
+  expect(await refused()).toMatchObject({ type: "away", status: 0 });
+});
+
+test("an answer that breaks off is told the same way", async () => {
+  serve(async () => new Response('{"name": "Salt', { status: 200 }));
+  expect(await refused()).toMatchObject({ type: "away", status: 0 });
 });
 
 test("a question that was taken back is no refusal", async () => {
   const abort = new DOMException("", "AbortError");
-  await expect(answered(Promise.reject(abort))).rejects.toBe(abort);
+  serve(() => Promise.reject(abort));
+  await expect(asked()).rejects.toBe(abort);
 });

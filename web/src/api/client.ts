@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import createClient, { type Middleware } from "openapi-fetch";
+import createQueries from "openapi-react-query";
 import { noteConnection } from "./connection";
 import type * as Schema from "./schema";
 import type { Problem } from "./schema";
@@ -28,7 +29,7 @@ export const AWAY: Problem = {
 const AWAY_STATUS = new Set([502, 503, 504]);
 
 function isProblem(error: unknown): error is Problem {
-  const problem = error as Partial<Problem> | undefined;
+  const problem = error as Partial<Problem> | null | undefined;
   return Boolean(problem?.title && problem.type);
 }
 
@@ -64,29 +65,45 @@ const withToken: Middleware = {
   },
 };
 
+/** Returns what to throw when a request came to nothing: a question that was taken back is no refusal. */
+function lost(error: unknown): unknown {
+  if (error instanceof Refusal || (error instanceof DOMException && error.name === "AbortError")) {
+    return error;
+  }
+  noteConnection(false);
+  return new Refusal(AWAY);
+}
+
+/** Throws what the server refuses, and notes whether it can be reached. */
+const withRefusals: Middleware = {
+  async onResponse({ response }) {
+    const problem: unknown = response.ok ? null : await response.json().catch(() => null);
+    noteConnection(!AWAY_STATUS.has(response.status) || isProblem(problem));
+    if (!response.ok) {
+      throw new Refusal(isProblem(problem) ? problem : { ...AWAY, status: response.status });
+    }
+  },
+  onError({ error }) {
+    throw lost(error);
+  },
+};
+
 export const api = createClient<Schema.paths>({ baseUrl: window.location.origin });
-api.use(withToken);
+api.use(withToken, withRefusals);
+
+/** The same as queries: what was asked of a path is kept under that path, and asked anew by `refresh`. */
+export const server = createQueries(api);
 
 /** Returns the header that names the version a write is based on. */
 export const ifMatch = (version: number) => ({ "If-Match": `"${version}"` });
 
-/** Returns the data of an answer, or throws its refusal. */
-export async function answered<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
-  let result: { data?: T; error?: unknown; response: Response };
+/** Returns the data of an answer; one that breaks off is told as a server that is away. */
+export async function answered<T>(call: Promise<{ data?: T }>): Promise<T> {
   try {
-    result = await call;
+    return (await call).data as T;
   } catch (error) {
-    if (error instanceof DOMException && error.name === "AbortError") {
-      throw error;
-    }
-    noteConnection(false);
-    throw new Refusal(AWAY);
+    throw lost(error);
   }
-  noteConnection(!AWAY_STATUS.has(result.response.status) || isProblem(result.error));
-  if (!result.response.ok) {
-    throw new Refusal(isProblem(result.error) ? result.error : { ...AWAY, status: result.response.status });
-  }
-  return result.data as T;
 }
 
 export function refusal(error: unknown): Problem {

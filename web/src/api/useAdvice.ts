@@ -1,8 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
-import { answered, api } from "./client";
-import { keys } from "./keys";
+import { server } from "./client";
 
 /** The gym's reminders and exercises. */
 export function useAdvice() {
-  return useQuery({ queryKey: keys.advice, queryFn: ({ signal }) => answered(api.GET("/api/advice", { signal })) });
+  return server.useQuery("get", "/api/advice");
 }

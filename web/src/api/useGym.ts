@@ -1,8 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
-import { answered, api } from "./client";
-import { keys } from "./keys";
+import { server } from "./client";
 
 /** The gym: its name, time zone and training. */
 export function useGym() {
-  return useQuery({ queryKey: keys.gym, queryFn: ({ signal }) => answered(api.GET("/api/gym", { signal })) });
+  return server.useQuery("get", "/api/gym");
 }

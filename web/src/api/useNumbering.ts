@@ -1,15 +1,9 @@
-import { useQuery } from "@tanstack/react-query";
-import { answered, api, type NumberingId } from "./client";
-import { keys } from "./keys";
+import { type NumberingId, server } from "./client";
 import { useSession } from "./session";
 
 /** The gym's numberings, all strikes and all moves. */
 export function useNumberings() {
-  return useQuery({
-    queryKey: keys.numberings,
-    queryFn: () => answered(api.GET("/api/numberings")),
-    staleTime: 60_000,
-  });
+  return server.useQuery("get", "/api/numberings", undefined, { staleTime: 60_000 });
 }
 
 /** The numbering that the signed-in coach reads. */

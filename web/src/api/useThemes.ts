@@ -1,11 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
-import { answered, api } from "./client";
-import { keys } from "./keys";
+import { server } from "./client";
 
 /** The themes of combinations in use, with their counts. */
 export function useThemes() {
-  return useQuery({
-    queryKey: keys.themes,
-    queryFn: ({ signal }) => answered(api.GET("/api/themes", { signal })).then((answer) => answer.themes),
-  });
+  return server.useQuery("get", "/api/themes", undefined, { select: (answer) => answer.themes });
 }

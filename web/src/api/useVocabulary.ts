@@ -1,12 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
-import { answered, api } from "./client";
-import { keys } from "./keys";
+import { server } from "./client";
 
 /** Strikes, moves, themes and limits from the core. */
 export function useVocabulary() {
-  return useQuery({
-    queryKey: keys.vocabulary,
-    queryFn: () => answered(api.GET("/api/vocabulary")),
-    staleTime: Number.POSITIVE_INFINITY,
-  }).data;
+  return server.useQuery("get", "/api/vocabulary", undefined, { staleTime: Number.POSITIVE_INFINITY }).data;
 }

@@ -1,10 +1,9 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { keepPreviousData } from "@tanstack/react-query";
 import { Flex, Select } from "antd";
 import { Link, useSearchParams } from "react-router";
-import { answered, api } from "../api/client";
-import { keys } from "../api/keys";
+import { server } from "../api/client";
 import { GymNav } from "../ui/GymNav";
 import { Loaded } from "../ui/Loaded";
 import { Pages } from "../ui/Pages";
@@ -80,12 +79,12 @@ export default function AuditScreen() {
 }
 
 function useAuditLog(page: number, what: string) {
-  return useQuery({
-    queryKey: keys.auditLogPage(page, what),
-    queryFn: ({ signal }) => answered(api.GET("/api/audit-log", { params: { query: { page, what } }, signal })),
-    placeholderData: keepPreviousData,
-    staleTime: 0,
-  });
+  return server.useQuery(
+    "get",
+    "/api/audit-log",
+    { params: { query: { page, what } } },
+    { placeholderData: keepPreviousData, staleTime: 0 },
+  );
 }
 
 type Entry = NonNullable<ReturnType<typeof useAuditLog>["data"]>["entries"][number];

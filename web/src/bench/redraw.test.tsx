@@ -4,6 +4,7 @@ import { memo } from "react";
 import { BrowserRouter } from "react-router";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Check } from "../api/client";
+import { server } from "../api/client";
 import { keys } from "../api/keys";
 import { accountOf } from "../testing/account";
 import { checked } from "../testing/core";
@@ -53,7 +54,7 @@ async function during(act: () => unknown) {
 test("a key draws nothing but the line that is typed, and each part of its answer what it is about", async () => {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   client.setQueryData(keys.session, { user: accountOf("head-coach"), csrfToken: "t" });
-  client.setQueryData(keys.numberings, NUMBERINGS);
+  client.setQueryData(server.queryOptions("get", "/api/numberings").queryKey, NUMBERINGS);
   render(
     <Around client={client}>
       <BrowserRouter>

@@ -1,6 +1,4 @@
-import { useQuery } from "@tanstack/react-query";
-import { answered, api, type CombinationRow } from "../api/client";
-import { keys } from "../api/keys";
+import { type CombinationRow, server } from "../api/client";
 import { useDebounced } from "../ui/useDebounced";
 
 /** Pause in ms after the last key before the server is asked. */
@@ -14,11 +12,7 @@ const PAUSE_MS = 250;
 export function useSameName(name: string, except: number | null): CombinationRow | undefined {
   const wanted = useDebounced(name.trim().toLowerCase(), PAUSE_MS);
   const query = { q: `"${wanted.replaceAll('"', " ")}"`, size: 100 };
-  const found = useQuery({
-    queryKey: keys.combinationPage(query),
-    queryFn: ({ signal }) => answered(api.GET("/api/combinations", { params: { query }, signal })),
-    enabled: wanted !== "",
-  });
+  const found = server.useQuery("get", "/api/combinations", { params: { query } }, { enabled: wanted !== "" });
   return wanted === ""
     ? undefined
     : found.data?.combinations.find((row) => row.id !== except && row.name.toLowerCase() === wanted);

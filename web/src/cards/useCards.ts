@@ -1,19 +1,16 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type CardRequest } from "../api/client";
-import { keys } from "../api/keys";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type CardRequest, server } from "../api/client";
+import { refresh } from "../api/keys";
 
 export function useCards() {
-  return useQuery({
-    queryKey: keys.cards,
-    queryFn: ({ signal }) => answered(api.GET("/api/cards", { signal })).then((answer) => answer.cards),
-  });
+  return server.useQuery("get", "/api/cards", undefined, { select: (answer) => answer.cards });
 }
 
 export function useCreateCard() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (body: CardRequest) => answered(api.POST("/api/cards", { body })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: keys.cards }),
+    onSuccess: () => refresh(queries, "/api/cards"),
   });
 }
 
@@ -21,16 +18,13 @@ export function useRevokeCard() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (id: number) => answered(api.POST("/api/cards/{id}/revoke", { params: { path: { id } } })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: keys.cards }),
+    onSuccess: () => refresh(queries, "/api/cards"),
   });
 }
 
 /** A card as the athlete reads it, without sign-in. */
 export function useAthleteCard(key: string) {
-  return useQuery({
-    queryKey: keys.athleteCard(key),
-    queryFn: ({ signal }) => answered(api.GET("/api/athlete-cards/{key}", { params: { path: { key } }, signal })),
-  });
+  return server.useQuery("get", "/api/athlete-cards/{key}", { params: { path: { key } } });
 }
 
 /** Returns the URL that an athlete opens. */

@@ -1,12 +1,11 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { useMutation, useQuery } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
 import { Button, Flex, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { useLocation } from "react-router";
 import { bounds } from "../api/bounds";
-import { answered, api } from "../api/client";
-import { keys } from "../api/keys";
+import { answered, api, server } from "../api/client";
 import { useSession } from "../api/session";
 import { Failure, NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
@@ -53,12 +52,7 @@ export default function JoinScreen() {
 
 /** Returns what a link is for. */
 function useLink(token: string, enabled: boolean) {
-  return useQuery({
-    queryKey: keys.invitation(token),
-    queryFn: () => answered(api.POST("/api/invitations/look", { body: { token } })),
-    enabled,
-    retry: false,
-  });
+  return server.useQuery("post", "/api/invitations/look", { body: { token } }, { enabled, retry: false });
 }
 
 interface FormProps {

@@ -1,13 +1,9 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Coach } from "../api/client";
-import { keys } from "../api/keys";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type Coach, server } from "../api/client";
+import { refresh } from "../api/keys";
 
 export function useCoaches() {
-  return useQuery({
-    queryKey: keys.coaches,
-    queryFn: ({ signal }) => answered(api.GET("/api/coaches", { signal })),
-    staleTime: 0,
-  });
+  return server.useQuery("get", "/api/coaches", undefined, { staleTime: 0 });
 }
 
 export function useChangeCoach() {
@@ -16,11 +12,7 @@ export function useChangeCoach() {
     mutationFn: ({ id, ...change }: Pick<Coach, "id"> & Partial<Pick<Coach, "role" | "active">>) =>
       answered(api.PUT("/api/coaches/{id}", { params: { path: { id } }, body: change })),
     // Links end with the rights of their creator and of the account they are for.
-    onSettled: () =>
-      Promise.all([
-        queries.invalidateQueries({ queryKey: keys.coaches }),
-        queries.invalidateQueries({ queryKey: keys.invitations }),
-      ]),
+    onSettled: () => Promise.all([refresh(queries, "/api/coaches"), refresh(queries, "/api/invitations")]),
   });
 }
 
@@ -35,23 +27,19 @@ export function useMakeLink() {
           : await answered(api.POST("/api/invitations", { body: to }));
       return { ...made, link: `${window.location.origin}/join#${made.token}` };
     },
-    onSettled: () => queries.invalidateQueries({ queryKey: keys.invitations }),
+    onSettled: () => refresh(queries, "/api/invitations"),
   });
 }
 
 /** The valid links. */
 export function useInvitations() {
-  return useQuery({
-    queryKey: keys.invitations,
-    queryFn: ({ signal }) => answered(api.GET("/api/invitations", { signal })),
-    staleTime: 0,
-  });
+  return server.useQuery("get", "/api/invitations", undefined, { staleTime: 0 });
 }
 
 export function useWithdraw() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (id: number) => answered(api.DELETE("/api/invitations/{id}", { params: { path: { id } } })),
-    onSettled: () => queries.invalidateQueries({ queryKey: keys.invitations }),
+    onSettled: () => refresh(queries, "/api/invitations"),
   });
 }

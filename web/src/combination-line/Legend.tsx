@@ -1,7 +1,5 @@
 import { t } from "@lingui/core/macro";
-import { useQuery } from "@tanstack/react-query";
-import { answered, api } from "../api/client";
-import { keys } from "../api/keys";
+import { server } from "../api/client";
 import { ItemSign } from "./ItemSign";
 
 /** A line that contains every sign once; the legend explains its items. */
@@ -29,11 +27,12 @@ const PLACES: [string, string][] = [
 
 /** Explains every sign of a line. */
 export function Legend() {
-  const sample = useQuery({
-    queryKey: keys.legend,
-    queryFn: ({ signal }) => answered(api.POST("/api/check", { body: { text: SAMPLE, draw: ["card"] }, signal })),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  const sample = server.useQuery(
+    "post",
+    "/api/check",
+    { body: { text: SAMPLE, draw: ["card"] } },
+    { staleTime: Number.POSITIVE_INFINITY },
+  );
   const drawing = sample.data?.drawings?.card;
   return (
     <dl className="legend">

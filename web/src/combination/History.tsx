@@ -30,7 +30,7 @@ const FIELDS = {
 
 /** Lists every version with its changes. */
 export function History({ combination }: { combination: Combination }) {
-  const versions = useVersions(combination.id, combination.version).data?.versions ?? [];
+  const versions = useVersions(combination.id).data?.versions ?? [];
   const mayRestore = useMay("EDIT_LIBRARY");
   const bringBack = useRestoreVersion(combination.id);
   const notice = useNotice();

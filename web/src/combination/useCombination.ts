@@ -1,28 +1,30 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Combination, ifMatch, type SaveRequest } from "../api/client";
-import { keys, libraryChanged } from "../api/keys";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type Combination, ifMatch, type SaveRequest, server } from "../api/client";
+import { libraryChanged, refresh } from "../api/keys";
 
 export function useCombination(id: number | null) {
-  return useQuery({
-    queryKey: keys.combination(id ?? 0),
-    queryFn: ({ signal }) => answered(api.GET("/api/combinations/{id}", { params: { path: { id: id ?? 0 } }, signal })),
-    enabled: id !== null,
-  });
+  return server.useQuery(
+    "get",
+    "/api/combinations/{id}",
+    { params: { path: { id: id ?? 0 } } },
+    { enabled: id !== null },
+  );
 }
 
-export function useVersions(id: number, version: number) {
-  return useQuery({
-    queryKey: keys.versions(id, version),
-    queryFn: ({ signal }) => answered(api.GET("/api/combinations/{id}/versions", { params: { path: { id } }, signal })),
-  });
+export function useVersions(id: number) {
+  return server.useQuery("get", "/api/combinations/{id}/versions", { params: { path: { id } } });
 }
 
 /** Stores the answer in the cache and invalidates the lists. */
 function useRemember() {
   const queries = useQueryClient();
   return (combination: Combination) => {
-    queries.setQueryData(keys.combination(combination.id), combination);
+    queries.setQueryData(
+      server.queryOptions("get", "/api/combinations/{id}", { params: { path: { id: combination.id } } }).queryKey,
+      combination,
+    );
     libraryChanged(queries);
+    void refresh(queries, "/api/combinations/{id}/versions");
   };
 }
 

@@ -1,11 +1,9 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { useQuery } from "@tanstack/react-query";
 import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { bounds } from "../api/bounds";
-import { answered, api, type NumberingId, type Stance } from "../api/client";
-import { keys } from "../api/keys";
+import { type NumberingId, type Stance, server } from "../api/client";
 import { replaceCharacters } from "../ui/characters";
 import { Failure } from "../ui/Failure";
 import { useDebounced } from "../ui/useDebounced";
@@ -30,11 +28,7 @@ export function EditLine({ name, chain, numbering, stance, saving, error, onSave
   const [called, setCalled] = useState(name);
   const settled = useDebounced(text, PAUSE_MS);
   const body = { text: settled, numbering, stance };
-  const read = useQuery({
-    queryKey: keys.check(JSON.stringify(body)),
-    queryFn: ({ signal }) => answered(api.POST("/api/check", { body, signal })),
-    enabled: settled.trim() !== "",
-  });
+  const read = server.useQuery("post", "/api/check", { body }, { enabled: settled.trim() !== "" });
   const problem = settled === text ? read.data?.problems[0] : undefined;
   const submit = (event: FormEvent) => {
     event.preventDefault();

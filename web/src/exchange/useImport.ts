@@ -1,6 +1,6 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Import, type ImportLineRequest, type ImportRequest } from "../api/client";
-import { keys } from "../api/keys";
+import { keepPreviousData, useMutation, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type Import, type ImportLineRequest, type ImportRequest, server } from "../api/client";
+import { refresh } from "../api/keys";
 
 /** Reads a file step by step and reports each step; the library does not change. */
 export function useReadFile(onStep: (state: Import) => void) {
@@ -28,18 +28,12 @@ export function useApplyImport() {
 }
 
 export function useImportLines(state: Import | null, kind: string, page: number) {
-  return useQuery({
-    queryKey: keys.importLines(state?.id, state?.done, kind, page),
-    queryFn: ({ signal }) =>
-      answered(
-        api.GET("/api/imports/{id}/lines", {
-          params: { path: { id: state?.id ?? 0 }, query: { page, ...(kind === "" ? {} : { kind }) } },
-          signal,
-        }),
-      ),
-    enabled: state !== null && state.state !== "reading",
-    placeholderData: keepPreviousData,
-  });
+  return server.useQuery(
+    "get",
+    "/api/imports/{id}/lines",
+    { params: { path: { id: state?.id ?? 0 }, query: { page, ...(kind === "" ? {} : { kind }) } } },
+    { enabled: state !== null && state.state !== "reading", placeholderData: keepPreviousData },
+  );
 }
 
 /** Undoes an import, except for combinations that were changed since. */
@@ -57,6 +51,6 @@ export function useEditLine(id: number) {
   return useMutation({
     mutationFn: ({ entry, ...body }: ImportLineRequest & { entry: number }) =>
       answered(api.PUT("/api/imports/{id}/lines/{entry}", { params: { path: { id, entry } }, body })),
-    onSuccess: () => void queries.invalidateQueries({ queryKey: keys.importLines().slice(0, 1) }),
+    onSuccess: () => void refresh(queries, "/api/imports/{id}/lines"),
   });
 }

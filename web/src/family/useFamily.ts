@@ -1,17 +1,9 @@
-import { useQuery } from "@tanstack/react-query";
-import { answered, api } from "../api/client";
-import { keys } from "../api/keys";
+import { server } from "../api/client";
 
 export function useFamily(id: number) {
-  return useQuery({
-    queryKey: keys.family(id),
-    queryFn: ({ signal }) => answered(api.GET("/api/combinations/{id}/family", { params: { path: { id } }, signal })),
-  });
+  return server.useQuery("get", "/api/combinations/{id}/family", { params: { path: { id } } });
 }
 
 export function useFamilyOverview() {
-  return useQuery({
-    queryKey: keys.family("overview"),
-    queryFn: ({ signal }) => answered(api.GET("/api/family", { signal })),
-  });
+  return server.useQuery("get", "/api/family");
 }

@@ -1,18 +1,18 @@
 import { t } from "@lingui/core/macro";
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { answered, api, type GenerateRequest, type Generation, type SaveRequest } from "../api/client";
-import { keys, libraryChanged } from "../api/keys";
+import { answered, api, type GenerateRequest, type Generation, type SaveRequest, server } from "../api/client";
+import { libraryChanged } from "../api/keys";
 import { useMay } from "../api/session";
 
 /** Generates chains from criteria; the same criteria and seed give the same chains. */
 export function useGenerate(criteria: GenerateRequest) {
-  return useQuery({
-    queryKey: keys.generation(JSON.stringify(criteria)),
-    queryFn: ({ signal }) => answered(api.POST("/api/generate", { body: criteria, signal })),
-    staleTime: Number.POSITIVE_INFINITY,
-    placeholderData: keepPreviousData,
-  });
+  return server.useQuery(
+    "post",
+    "/api/generate",
+    { body: criteria },
+    { staleTime: Number.POSITIVE_INFINITY, placeholderData: keepPreviousData },
+  );
 }
 
 /** The result of saving a generated chain: its URL, or the reason why it was refused. */

@@ -1,10 +1,8 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { useQuery } from "@tanstack/react-query";
 import { Button, Progress } from "antd";
 import { useState } from "react";
-import { answered, api, type Import, type Rules, type Training } from "../api/client";
-import { keys } from "../api/keys";
+import { type Import, type Rules, server, type Training } from "../api/client";
 import { ImportPanel } from "../exchange/ImportPanel";
 import { useApplyImport, useReadFile } from "../exchange/useImport";
 import { Alert } from "../ui/Alert";
@@ -61,10 +59,7 @@ export function BeginLibrary({ training, onDone, busy }: Props) {
 function Starter({ rules: first, onDone, busy }: { rules: Rules; onDone: () => void; busy: boolean }) {
   const [rules, setRules] = useState(first);
   const [state, setState] = useState<Import | null>(null);
-  const starter = useQuery({
-    queryKey: keys.starterLibrary(rules),
-    queryFn: ({ signal }) => answered(api.GET("/api/starter-library", { params: { query: { rules } }, signal })),
-  });
+  const starter = server.useQuery("get", "/api/starter-library", { params: { query: { rules } } });
   const read = useReadFile(setState);
   const apply = useApplyImport();
   const total = (starter.data?.sports ?? [])

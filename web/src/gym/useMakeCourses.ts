@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type Course, type Training } from "../api/client";
-import { keys } from "../api/keys";
+import { refresh } from "../api/keys";
 
 const NAMES: Record<Course["group"], string> = { open: t`Open class`, beginners: t`Beginners`, youth: t`Youth` };
 
@@ -15,6 +15,6 @@ export function useMakeCourses() {
         await answered(api.POST("/api/courses", { body: { name: NAMES[group], rules, group, medium } }));
       }
     },
-    onSettled: () => queries.invalidateQueries({ queryKey: keys.courses }),
+    onSettled: () => refresh(queries, "/api/courses"),
   });
 }

@@ -1,12 +1,20 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Gym, type GymRequest, ifMatch, type SetupRequest, type Training } from "../api/client";
-import { keys } from "../api/keys";
+import {
+  answered,
+  api,
+  type Gym,
+  type GymRequest,
+  ifMatch,
+  type SetupRequest,
+  server,
+  type Training,
+} from "../api/client";
 
 /** Updates the caches after a change; every screen shows the gym's name and times. */
 function useStored() {
   const queries = useQueryClient();
   return async (gym: Gym) => {
-    queries.setQueryData(keys.gym, gym);
+    queries.setQueryData(server.queryOptions("get", "/api/gym").queryKey, gym);
     await queries.invalidateQueries();
   };
 }

@@ -1,17 +1,12 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { answered, api, refusal } from "../api/client";
-import { keys } from "../api/keys";
+import { answered, api, refusal, server } from "../api/client";
+import { refresh } from "../api/keys";
 
 const POLL_INTERVAL_MS = 1500;
 
 export function useStatus() {
-  return useQuery({
-    queryKey: keys.status,
-    queryFn: ({ signal }) => answered(api.GET("/api/status", { signal })),
-    staleTime: 0,
-    refetchInterval: 60_000,
-  });
+  return server.useQuery("get", "/api/status", undefined, { staleTime: 0, refetchInterval: 60_000 });
 }
 
 export type JobKind = "backup" | "look" | "take" | "discard" | "found";
@@ -40,22 +35,23 @@ export function useJob(onDone: (kind: JobKind, link: string | null) => void) {
     },
     onSuccess: setJob,
   });
-  const progress = useQuery({
-    queryKey: keys.job(job?.key ?? ""),
-    queryFn: ({ signal }) =>
-      answered(api.GET("/api/jobs/{key}", { params: { path: { key: job?.key ?? "" } }, signal })),
-    enabled: job !== null,
-    // While the gym is being replaced the server may be unreachable for a moment.
-    retry: 20,
-    refetchInterval: ({ state }) => (isOver(state.data?.state) ? false : POLL_INTERVAL_MS),
-  });
+  const progress = server.useQuery(
+    "get",
+    "/api/jobs/{key}",
+    { params: { path: { key: job?.key ?? "" } } },
+    {
+      enabled: job !== null, // While the gym is being replaced the server may be unreachable for a moment.
+      retry: 20,
+      refetchInterval: ({ state }) => (isOver(state.data?.state) ? false : POLL_INTERVAL_MS),
+    },
+  );
   const state = progress.data?.state;
   // biome-ignore lint/correctness/useExhaustiveDependencies: told once, when the job ends
   useEffect(() => {
     if (job && state === "done") {
       const { kind } = job;
       setJob(null);
-      void queries.invalidateQueries({ queryKey: keys.status });
+      void refresh(queries, "/api/status");
       onDone(kind, progress.data?.link ?? null);
     }
   }, [state]);

@@ -5,7 +5,7 @@ import { Button, Flex, Progress } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { type HouseRules, type RulePreview, type Rules, refusal } from "../api/client";
-import { keys } from "../api/keys";
+import { refresh } from "../api/keys";
 import { useMay } from "../api/session";
 import { Failure, NoPage } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
@@ -171,7 +171,7 @@ function Refused({ error }: { error: unknown }) {
       more={
         Boolean(error) &&
         refusal(error).type === "changed-meanwhile" && (
-          <Button size="small" onClick={() => void queries.invalidateQueries({ queryKey: keys.houseRules })}>
+          <Button size="small" onClick={() => void refresh(queries, "/api/house-rules")}>
             <Trans>Show the current version</Trans>
           </Button>
         )

@@ -1,35 +1,26 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type RulePreview, type Rules, type RulesRequest } from "../api/client";
-import { keys } from "../api/keys";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type RulePreview, type Rules, type RulesRequest, server } from "../api/client";
 import { useDebounced } from "../ui/useDebounced";
 
 export function useHouseRules() {
-  return useQuery({
-    queryKey: keys.houseRules,
-    queryFn: ({ signal }) => answered(api.GET("/api/house-rules", { signal })),
-  });
+  return server.useQuery("get", "/api/house-rules");
 }
 
 /** Every number of the model; they change only with the version of Periplus. */
 export function useModel() {
-  return useQuery({
-    queryKey: keys.model,
-    queryFn: ({ signal }) => answered(api.GET("/api/model", { signal })),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  return server.useQuery("get", "/api/model", undefined, { staleTime: Number.POSITIVE_INFINITY });
 }
 
 /** The effects of moving each of these numbers from the gym's current values. */
 export function useEffects(set: Rules, numbers: string[], calibration: Record<string, number>, wanted: boolean) {
   const asked = useDebounced(JSON.stringify({ keys: numbers, calibration }), 400);
   const body = JSON.parse(asked) as { keys: string[]; calibration: Record<string, number> };
-  return useQuery({
-    queryKey: keys.effects(set, asked),
-    queryFn: ({ signal }) =>
-      answered(api.POST("/api/house-rules/{set}/effects", { params: { path: { set } }, body, signal })),
-    enabled: wanted && body.keys.length > 0,
-    staleTime: 60_000,
-  });
+  return server.useQuery(
+    "post",
+    "/api/house-rules/{set}/effects",
+    { params: { path: { set } }, body },
+    { enabled: wanted && body.keys.length > 0, staleTime: 60_000 },
+  );
 }
 
 /** Checks the library under changed rules step by step and reports each step; saves nothing. */

@@ -5,7 +5,7 @@ import { Button, Flex, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { bounds } from "../api/bounds";
 import { answered, api, type View } from "../api/client";
-import { keys } from "../api/keys";
+import { refresh } from "../api/keys";
 import { useMay, useSession } from "../api/session";
 import { Dialog } from "../ui/Dialog";
 import { Failure } from "../ui/Failure";
@@ -35,7 +35,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
   const [naming, setNaming] = useState(false);
   const now = viewOf(address);
   const notice = useNotice();
-  const again = () => queries.invalidateQueries({ queryKey: keys.views });
+  const again = () => refresh(queries, "/api/views");
   const remove = useMutation({
     mutationFn: (view: View) => answered(api.DELETE("/api/views/{id}", { params: { path: { id: view.id } } })),
     onSuccess: (_, view) =>
@@ -91,7 +91,7 @@ function SaveView({ address, isOpen, onClose }: { address: string; isOpen: boole
     onSuccess: () => {
       onClose();
       setName("");
-      void queries.invalidateQueries({ queryKey: keys.views });
+      void refresh(queries, "/api/views");
     },
   });
   const submit = (event: FormEvent) => {

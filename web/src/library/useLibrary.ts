@@ -1,30 +1,29 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQueryClient } from "@tanstack/react-query";
 import {
   answered,
   api,
   type BulkRequest,
   type MergeRequest,
   type NearDuplicates,
+  server,
   type ThemeRequest,
 } from "../api/client";
-import { keys, libraryChanged } from "../api/keys";
+import { libraryChanged } from "../api/keys";
 import type { operations } from "../api/schema";
 
 export type Filters = NonNullable<operations["listCombinations"]["parameters"]["query"]>;
 
 export function useLibrary(filters: Filters) {
-  return useQuery({
-    queryKey: keys.combinationPage(filters),
-    queryFn: ({ signal }) => answered(api.GET("/api/combinations", { params: { query: filters }, signal })),
-    placeholderData: keepPreviousData,
-  });
+  return server.useQuery(
+    "get",
+    "/api/combinations",
+    { params: { query: filters } },
+    { placeholderData: keepPreviousData },
+  );
 }
 
 export function useViews() {
-  return useQuery({
-    queryKey: keys.views,
-    queryFn: ({ signal }) => answered(api.GET("/api/views", { signal })),
-  });
+  return server.useQuery("get", "/api/views");
 }
 
 export type BulkAction = BulkRequest["action"];
@@ -41,10 +40,7 @@ export function useBulk() {
 export type Pair = NearDuplicates["pairs"][number];
 
 export function useNearDuplicates() {
-  return useQuery({
-    queryKey: keys.nearDuplicates,
-    queryFn: ({ signal }) => answered(api.GET("/api/near-duplicates", { signal })),
-  });
+  return server.useQuery("get", "/api/near-duplicates");
 }
 
 /** Merges two combinations. */

@@ -1,8 +1,8 @@
 import { t } from "@lingui/core/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { isAway, type LogEntry } from "../api/client";
-import { keys, logbookChanged } from "../api/keys";
+import { isAway, type LogEntry, server } from "../api/client";
+import { logbookChanged } from "../api/keys";
 import { useKept } from "../ui/useKept";
 import { useNotice } from "../ui/useNotice";
 import { draftOf, type EntryDraft, requestOf } from "./entryDraft";
@@ -52,7 +52,10 @@ export function useCorrection(entry: LogEntry) {
       const saved = await correctEntry(entry.id, entry.version, body);
       kept.forget();
       const before = { ...draftOf(entry), combinations: entry.run === null ? saidOf(entry) : null };
-      queries.setQueryData(keys.logEntry(entry.id), saved);
+      queries.setQueryData(
+        server.queryOptions("get", "/api/logbook/entries/{id}", { params: { path: { id: entry.id } } }).queryKey,
+        saved,
+      );
       logbookChanged(queries);
       notice.undo(t`Saved.`, () => {
         void correctEntry(saved.id, saved.version, requestOf(before, null))

@@ -1,6 +1,6 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type EntryRequest, ifMatch, type LogEntry } from "../api/client";
-import { keys, logbookChanged } from "../api/keys";
+import { keepPreviousData, useMutation, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type EntryRequest, ifMatch, type LogEntry, server } from "../api/client";
+import { logbookChanged } from "../api/keys";
 
 export interface LogFilters {
   course?: number;
@@ -11,11 +11,12 @@ export interface LogFilters {
 
 /** Logbook entries, newest first. */
 export function useLogPage(filters: LogFilters) {
-  return useQuery({
-    queryKey: keys.logPage(filters),
-    queryFn: ({ signal }) => answered(api.GET("/api/logbook/entries", { params: { query: filters }, signal })),
-    placeholderData: keepPreviousData,
-  });
+  return server.useQuery(
+    "get",
+    "/api/logbook/entries",
+    { params: { query: filters } },
+    { placeholderData: keepPreviousData },
+  );
 }
 
 /** The names of everybody who may have coached. */
@@ -24,10 +25,7 @@ export function useCoachNames() {
 }
 
 export function useLogEntry(id: number) {
-  return useQuery({
-    queryKey: keys.logEntry(id),
-    queryFn: ({ signal }) => answered(api.GET("/api/logbook/entries/{id}", { params: { path: { id } }, signal })),
-  });
+  return server.useQuery("get", "/api/logbook/entries/{id}", { params: { path: { id } } });
 }
 
 export const writeEntry = (body: EntryRequest) => answered(api.POST("/api/logbook/entries", { body }));

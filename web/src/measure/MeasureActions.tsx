@@ -18,7 +18,7 @@ interface ActionsProps {
 export function MeasureActions({ combination, tapping, measured, onTaps, onClear }: ActionsProps) {
   const { taps, method, isSample } = tapping;
   const save = useSaveMeasurement(combination);
-  const shelve = useDeleteMeasurement(combination);
+  const shelve = useDeleteMeasurement();
   const notice = useNotice();
   return (
     <div className="measure-actions">

@@ -133,9 +133,7 @@ function Measure({ combination }: { combination: Combination }) {
         </section>
         <BesideCheck name={combination.name} drawing={drawing} measured={shown} latest={saved.data?.[0]} />
       </div>
-      {saved.data && saved.data.length > 0 && (
-        <SavedMeasurements combination={combination.id} measurements={saved.data} />
-      )}
+      {saved.data && saved.data.length > 0 && <SavedMeasurements measurements={saved.data} />}
     </main>
   );
 }

@@ -7,14 +7,8 @@ import { dayAndTime } from "../ui/words";
 import { useDeleteMeasurement } from "./useMeasure";
 
 /** The measurements that were saved, the newest first. */
-export function SavedMeasurements({
-  combination,
-  measurements,
-}: {
-  combination: number;
-  measurements: Measurements["measurements"];
-}) {
-  const shelve = useDeleteMeasurement(combination);
+export function SavedMeasurements({ measurements }: { measurements: Measurements["measurements"] }) {
+  const shelve = useDeleteMeasurement();
   const notice = useNotice();
   return (
     <section className="panel block" aria-label={t`Saved measurements`}>

@@ -1,36 +1,27 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api } from "../api/client";
-import { keys } from "../api/keys";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { answered, api, server } from "../api/client";
+import { refresh, reportsChanged } from "../api/keys";
 
 export type Method = "taps" | "sound";
 
 /** Evaluates the taps on every change; nothing is stored. */
 export function useMeasured(combination: number, taps: number[], method: Method) {
   const asked = taps.length >= 2;
-  return useQuery({
-    queryKey: [...keys.measurements(combination), "look", method, taps.join(" ")],
-    queryFn: ({ signal }) =>
-      answered(
-        api.POST("/api/combinations/{id}/measure", {
-          params: { path: { id: combination } },
-          body: { taps, method },
-          signal,
-        }),
-      ),
-    enabled: asked,
-    staleTime: Number.POSITIVE_INFINITY,
-    placeholderData: (before) => (asked ? before : undefined),
-  });
+  return server.useQuery(
+    "post",
+    "/api/combinations/{id}/measure",
+    { params: { path: { id: combination } }, body: { taps, method } },
+    { enabled: asked, staleTime: Number.POSITIVE_INFINITY, placeholderData: (before) => (asked ? before : undefined) },
+  );
 }
 
 export function useMeasurements(combination: number) {
-  return useQuery({
-    queryKey: [...keys.measurements(combination), "kept"],
-    queryFn: ({ signal }) =>
-      answered(api.GET("/api/combinations/{id}/measurements", { params: { path: { id: combination } }, signal })).then(
-        (answer) => answer.measurements,
-      ),
-  });
+  return server.useQuery(
+    "get",
+    "/api/combinations/{id}/measurements",
+    { params: { path: { id: combination } } },
+    { select: (answer) => answer.measurements },
+  );
 }
 
 export function useSaveMeasurement(combination: number) {
@@ -39,14 +30,14 @@ export function useSaveMeasurement(combination: number) {
     mutationFn: (body: { id: string; taps: number[]; method: Method }) =>
       answered(api.POST("/api/combinations/{id}/measurements", { params: { path: { id: combination } }, body })),
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: keys.measurements(combination) });
-      void queries.invalidateQueries({ queryKey: keys.reports });
+      void refresh(queries, "/api/combinations/{id}/measurements");
+      reportsChanged(queries);
     },
   });
 }
 
 /** Deletes or restores a measurement. */
-export function useDeleteMeasurement(combination: number) {
+export function useDeleteMeasurement() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ id, restore }: { id: number; restore: boolean }) =>
@@ -56,8 +47,8 @@ export function useDeleteMeasurement(combination: number) {
         }),
       ),
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: keys.measurements(combination) });
-      void queries.invalidateQueries({ queryKey: keys.reports });
+      void refresh(queries, "/api/combinations/{id}/measurements");
+      reportsChanged(queries);
     },
   });
 }

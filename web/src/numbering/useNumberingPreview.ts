@@ -1,6 +1,5 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { answered, api, type NumberingRequest } from "../api/client";
-import { keys } from "../api/keys";
+import { keepPreviousData } from "@tanstack/react-query";
+import { type NumberingRequest, server } from "../api/client";
 import { useDebounced } from "../ui/useDebounced";
 
 const PAUSE_MS = 200;
@@ -9,15 +8,10 @@ const PAUSE_MS = 200;
 export function useNumberingPreview(numbering: NumberingRequest) {
   const key = JSON.stringify(numbering);
   const asked = useDebounced(key, PAUSE_MS);
-  return useQuery({
-    queryKey: keys.numberingPreview(asked),
-    queryFn: ({ signal }) =>
-      answered(
-        api.POST("/api/numberings/preview", {
-          body: JSON.parse(asked) as NumberingRequest,
-          signal,
-        }),
-      ),
-    placeholderData: keepPreviousData,
-  });
+  return server.useQuery(
+    "post",
+    "/api/numberings/preview",
+    { body: JSON.parse(asked) as NumberingRequest },
+    { placeholderData: keepPreviousData },
+  );
 }

@@ -1,7 +1,6 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { keepPreviousData } from "@tanstack/react-query";
 import { useSearchParams } from "react-router";
-import { answered, api } from "../api/client";
-import { keys } from "../api/keys";
+import { server } from "../api/client";
 
 /** Period and course of a report, both in the URL so that it can be shared. */
 export interface Asked {
@@ -45,57 +44,50 @@ export type DrilledSort = "last" | "times" | "minutes" | "southpaw" | "fell";
 
 export function useDrilled(asked: Asked, sort: DrilledSort, direction: "up" | "down", page: number) {
   const query = { ...asked, sort, direction, page };
-  return useQuery({
-    queryKey: keys.report("drilled", query),
-    queryFn: ({ signal }) => answered(api.GET("/api/reports/drilled", { params: { query }, signal })),
-    placeholderData: keepPreviousData,
-  });
+  return server.useQuery("get", "/api/reports/drilled", { params: { query } }, { placeholderData: keepPreviousData });
 }
 
 export function useLoad(asked: Asked) {
-  return useQuery({
-    queryKey: keys.report("load", asked),
-    queryFn: ({ signal }) => answered(api.GET("/api/reports/load", { params: { query: asked }, signal })),
-    placeholderData: keepPreviousData,
-  });
+  return server.useQuery(
+    "get",
+    "/api/reports/load",
+    { params: { query: asked } },
+    { placeholderData: keepPreviousData },
+  );
 }
 
 export function useLinks(asked: Asked) {
-  return useQuery({
-    queryKey: keys.report("links", asked),
-    queryFn: ({ signal }) => answered(api.GET("/api/reports/links", { params: { query: asked }, signal })),
-    placeholderData: keepPreviousData,
-  });
+  return server.useQuery(
+    "get",
+    "/api/reports/links",
+    { params: { query: asked } },
+    { placeholderData: keepPreviousData },
+  );
 }
 
 export function useMonth(month: string | null) {
-  return useQuery({
-    queryKey: keys.report("month", { month }),
-    queryFn: ({ signal }) =>
-      answered(api.GET("/api/reports/month", { params: { query: month ? { month } : {} }, signal })),
-    placeholderData: keepPreviousData,
-  });
+  return server.useQuery(
+    "get",
+    "/api/reports/month",
+    { params: { query: month ? { month } : {} } },
+    { placeholderData: keepPreviousData },
+  );
 }
 
 export function useDue(course: number | undefined) {
-  return useQuery({
-    queryKey: keys.report("due", { course }),
-    queryFn: ({ signal }) =>
-      answered(api.GET("/api/courses/{id}/due", { params: { path: { id: course ?? 0 } }, signal })),
-    enabled: course !== undefined,
-  });
+  return server.useQuery(
+    "get",
+    "/api/courses/{id}/due",
+    { params: { path: { id: course ?? 0 } } },
+    { enabled: course !== undefined },
+  );
 }
 
 export function usePath(course: number | undefined, to: number | undefined) {
-  return useQuery({
-    queryKey: keys.report("path", { course, to }),
-    queryFn: ({ signal }) =>
-      answered(
-        api.GET("/api/courses/{id}/path", {
-          params: { path: { id: course ?? 0 }, query: { to: to ?? 0 } },
-          signal,
-        }),
-      ),
-    enabled: course !== undefined && to !== undefined,
-  });
+  return server.useQuery(
+    "get",
+    "/api/courses/{id}/path",
+    { params: { path: { id: course ?? 0 }, query: { to: to ?? 0 } } },
+    { enabled: course !== undefined && to !== undefined },
+  );
 }

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import {
   answered,
   api,
@@ -8,24 +8,20 @@ import {
   type ProposalRequest,
   type SaveRequest,
   type Session,
+  server,
 } from "../api/client";
-import { keys, libraryChanged } from "../api/keys";
+import { libraryChanged, refresh } from "../api/keys";
 import { may } from "../api/session";
 
 export type ReviewList = "open" | "returned" | "decided";
 
 export function useProposals(list: ReviewList, mine: boolean, combination?: number, page = 1) {
-  return useQuery({
-    queryKey: keys.proposalPage(list, mine, combination ?? null, page),
-    queryFn: ({ signal }) =>
-      answered(
-        api.GET("/api/proposals", {
-          params: { query: { list, mine, page, ...(combination === undefined ? {} : { combination }) } },
-          signal,
-        }),
-      ),
-    refetchOnWindowFocus: true,
-  });
+  return server.useQuery(
+    "get",
+    "/api/proposals",
+    { params: { query: { list, mine, page, ...(combination === undefined ? {} : { combination }) } } },
+    { refetchOnWindowFocus: true },
+  );
 }
 
 /**
@@ -33,31 +29,29 @@ export function useProposals(list: ReviewList, mine: boolean, combination?: numb
  * coach.
  */
 export function useWaiting(user: Session["user"]): number {
-  const waiting = useQuery({
-    queryKey: keys.proposalPage("waiting"),
-    queryFn: ({ signal }) => answered(api.GET("/api/proposals", { params: { query: { list: "open" } }, signal })),
-    enabled: user !== null,
-    refetchInterval: 60_000,
-    refetchOnWindowFocus: true,
-  }).data?.waiting;
+  const waiting = server.useQuery(
+    "get",
+    "/api/proposals",
+    { params: { query: { list: "open" } } },
+    { enabled: user !== null, refetchInterval: 60_000, refetchOnWindowFocus: true },
+  ).data?.waiting;
   return (may(user, "DECIDE_PROPOSALS") ? waiting?.open : waiting?.returned) ?? 0;
 }
 
 export function useProposal(id: number | null) {
-  return useQuery({
-    queryKey: keys.proposal(id),
-    queryFn: ({ signal }) => answered(api.GET("/api/proposals/{id}", { params: { path: { id: id ?? 0 } }, signal })),
-    enabled: id !== null,
-  });
+  return server.useQuery("get", "/api/proposals/{id}", { params: { path: { id: id ?? 0 } } }, { enabled: id !== null });
 }
 
 function useRemember() {
   const queries = useQueryClient();
   return (proposal: Proposal) => {
-    queries.setQueryData(keys.proposal(proposal.id), proposal);
+    queries.setQueryData(
+      server.queryOptions("get", "/api/proposals/{id}", { params: { path: { id: proposal.id } } }).queryKey,
+      proposal,
+    );
     libraryChanged(queries);
     if (proposal.combination) {
-      void queries.invalidateQueries({ queryKey: keys.combination(proposal.combination.id) });
+      void refresh(queries, "/api/combinations/{id}");
     }
   };
 }

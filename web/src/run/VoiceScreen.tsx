@@ -1,10 +1,10 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button, Flex } from "antd";
 import { useRef, useState } from "react";
-import { answered, api, type VoiceSettings } from "../api/client";
-import { keys } from "../api/keys";
+import { answered, api, server, type VoiceSettings } from "../api/client";
+import { refresh } from "../api/keys";
 import { useMay } from "../api/session";
 import { GymNav } from "../ui/GymNav";
 import { Loaded } from "../ui/Loaded";
@@ -63,10 +63,7 @@ export default function VoiceScreen() {
 }
 
 function useVoice() {
-  return useQuery({
-    queryKey: keys.voice,
-    queryFn: ({ signal }) => answered(api.GET("/api/voice", { signal })),
-  });
+  return server.useQuery("get", "/api/voice");
 }
 
 type Settings = NonNullable<ReturnType<typeof useVoice>["data"]>;
@@ -78,7 +75,7 @@ function VoiceChoice({ settings }: { settings: Settings }) {
   const notice = useNotice();
   const save = useMutation({
     mutationFn: (body: VoiceSettings) => answered(api.PUT("/api/voice", { body })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: keys.voice }),
+    onSuccess: () => refresh(queries, "/api/voice"),
     onError: notice.failed,
   });
   return (
@@ -114,7 +111,7 @@ function VoiceChoice({ settings }: { settings: Settings }) {
 function Clips({ settings }: { settings: Settings }) {
   const queries = useQueryClient();
   const notice = useNotice();
-  const again = () => queries.invalidateQueries({ queryKey: keys.voice });
+  const again = () => refresh(queries, "/api/voice");
   const record = useMutation({
     mutationFn: async ({ text, sound }: { text: string; sound: Blob }) =>
       answered(api.POST("/api/voice/clips", { body: { text, wav: await clipOf(sound) } })),

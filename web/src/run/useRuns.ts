@@ -1,39 +1,27 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type RunCommand, type StartRequest } from "../api/client";
-import { keys } from "../api/keys";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type RunCommand, type StartRequest, server } from "../api/client";
+import { refresh } from "../api/keys";
 
 /** Interval in ms at which lists of running sessions are reloaded. */
 const POLL_INTERVAL_MS = 10_000;
 
 /** The running sessions, and the last ended ones. */
 export function useRuns() {
-  return useQuery({
-    queryKey: keys.runs,
-    queryFn: ({ signal }) => answered(api.GET("/api/runs", { signal })),
-    refetchInterval: POLL_INTERVAL_MS,
-  });
+  return server.useQuery("get", "/api/runs", undefined, { refetchInterval: POLL_INTERVAL_MS });
 }
 
 export function useRun(id: number) {
-  return useQuery({
-    queryKey: keys.run(id),
-    queryFn: ({ signal }) => answered(api.GET("/api/runs/{id}", { params: { path: { id } }, signal })),
-  });
+  return server.useQuery("get", "/api/runs/{id}", { params: { path: { id } } });
 }
 
 /** What was really shown and done. */
 export function useRunRecord(id: number, wanted: boolean) {
-  return useQuery({
-    queryKey: keys.runRecord(id),
-    queryFn: ({ signal }) => answered(api.GET("/api/runs/{id}/record", { params: { path: { id } }, signal })),
-    enabled: wanted,
-  });
+  return server.useQuery("get", "/api/runs/{id}/record", { params: { path: { id } } }, { enabled: wanted });
 }
 
 export function useWalls() {
-  return useQuery({
-    queryKey: keys.walls,
-    queryFn: ({ signal }) => answered(api.GET("/api/walls", { signal })).then((answer) => answer.walls),
+  return server.useQuery("get", "/api/walls", undefined, {
+    select: (answer) => answer.walls,
     refetchInterval: POLL_INTERVAL_MS,
   });
 }
@@ -42,7 +30,7 @@ export function useStart() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (body: StartRequest) => answered(api.POST("/api/runs", { body })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: keys.runs }),
+    onSuccess: () => refresh(queries, "/api/runs", "/api/runs/{id}", "/api/runs/{id}/record"),
   });
 }
 
@@ -56,7 +44,7 @@ export function useRemoveRun(leave: () => void) {
     mutationFn: (id: number) => answered(api.POST("/api/runs/{id}/remove", { params: { path: { id } } })),
     onSuccess: () => {
       leave();
-      return queries.invalidateQueries({ queryKey: keys.runs, exact: true });
+      return refresh(queries, "/api/runs");
     },
   });
 }
@@ -69,13 +57,17 @@ export function useCommand(run: number) {
       answered(api.POST("/api/runs/{id}/commands", { params: { path: { id: run } }, body })),
     retry: 3,
     retryDelay: 700,
-    onSuccess: (answer) => queries.setQueryData(keys.run(run), answer),
+    onSuccess: (answer) =>
+      queries.setQueryData(
+        server.queryOptions("get", "/api/runs/{id}", { params: { path: { id: run } } }).queryKey,
+        answer,
+      ),
   });
 }
 
 export function useChangeWalls() {
   const queries = useQueryClient();
-  const onSuccess = () => queries.invalidateQueries({ queryKey: keys.walls });
+  const onSuccess = () => refresh(queries, "/api/walls");
   return {
     add: useMutation({ mutationFn: (name: string) => answered(api.POST("/api/walls", { body: { name } })), onSuccess }),
     put: useMutation({

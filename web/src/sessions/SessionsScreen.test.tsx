@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { createMemoryRouter, RouterProvider } from "react-router";
 import { afterEach, expect, test } from "vitest";
+import { server } from "../api/client";
 import { keys } from "../api/keys";
 import { accountOf } from "../testing/account";
 import { serve } from "../testing/page";
@@ -76,7 +77,7 @@ function gym(plans: object[], role = "head-coach") {
     csrfToken: "",
     gym: { name: "Saltworks", isDemo: false, isBeingSetUp: false, timeZone: "Europe/Lisbon", firstWeekday: 1 },
   });
-  queries.setQueryData(keys.numberings, { numberings: [], ofGym: "parity" });
+  queries.setQueryData(server.queryOptions("get", "/api/numberings").queryKey, { numberings: [], ofGym: "parity" });
   const router = createMemoryRouter(
     [
       { path: "/sessions", element: <SessionsScreen /> },

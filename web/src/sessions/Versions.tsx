@@ -1,9 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { useQuery } from "@tanstack/react-query";
 import { Button, Drawer } from "antd";
-import { answered, api, ifMatch, type Plan } from "../api/client";
-import { keys } from "../api/keys";
+import { answered, api, ifMatch, type Plan, server } from "../api/client";
 import { Loaded } from "../ui/Loaded";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
@@ -21,11 +19,12 @@ const CHANGES = {
 /** Earlier versions of the session, one for each time somebody worked on it. */
 export function Versions({ plan, planner, onClose }: { plan: Plan; planner: Planner; onClose: () => void }) {
   const notice = useNotice();
-  const versions = useQuery({
-    queryKey: keys.planVersions(plan.id, planner.version),
-    queryFn: ({ signal }) =>
-      answered(api.GET("/api/plans/{id}/versions", { params: { path: { id: plan.id } }, signal })),
-  });
+  const versions = server.useQuery(
+    "get",
+    "/api/plans/{id}/versions",
+    { params: { path: { id: plan.id } } },
+    { gcTime: 0 },
+  );
   const back = async (version: number) => {
     try {
       await answered(

@@ -3,7 +3,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { answered, api, type Course, type PlanRow } from "../api/client";
-import { keys } from "../api/keys";
+import { refresh } from "../api/keys";
 import type { PlanContent } from "../api/schema";
 import { useNumbering } from "../api/useNumbering";
 import { useNotice } from "../ui/useNotice";
@@ -63,7 +63,7 @@ export function useNewSession(coming: PlanRow[]) {
     generate: (course: Course) =>
       make(`press ${course.id}`, async () => {
         const { plan, composition } = await planDue(course);
-        void queries.invalidateQueries({ queryKey: keys.plans });
+        void refresh(queries, "/api/plans", "/api/plans/{id}", "/api/plans/{id}/versions");
         navigate(`/sessions/${plan.id}`, { state: { reasons: composition.reasons, unmet: composition.unmet } });
       }),
     fromTemplate: (template: PlanRow, on: string) =>

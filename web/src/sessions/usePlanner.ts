@@ -1,8 +1,8 @@
 import { t } from "@lingui/core/macro";
-import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { again, answered, api, ifMatch, type Plan, Refusal, refusal } from "../api/client";
-import { keys } from "../api/keys";
+import { again, answered, api, ifMatch, type Plan, Refusal, refusal, server } from "../api/client";
+import { refresh } from "../api/keys";
 import type { PlanContent } from "../api/schema";
 import { useDebounced } from "../ui/useDebounced";
 import { useHistory } from "../ui/useHistory";
@@ -48,27 +48,29 @@ const plainPlan = (id: number) => answered(api.GET("/api/plans/{id}", { params: 
 const same = (one: Draft, other: Draft) => JSON.stringify(one) === JSON.stringify(other);
 
 export function usePlan(id: number) {
-  return useQuery({
-    queryKey: keys.plan(id),
-    queryFn: ({ signal }) => answered(api.GET("/api/plans/{id}", { params: { path: { id } }, signal })),
-    // The planner polls for other coaches' changes itself.
-    staleTime: Number.POSITIVE_INFINITY,
-    gcTime: 0,
-    retry: again,
-  });
+  return server.useQuery(
+    "get",
+    "/api/plans/{id}",
+    { params: { path: { id } } },
+    {
+      // The planner polls for other coaches' changes itself.
+      staleTime: Number.POSITIVE_INFINITY,
+      gcTime: 0,
+      retry: again,
+    },
+  );
 }
 
 /** What follows from the current plan; until it arrives the previous answer is returned as `old`. */
 export function usePlanCheck(content: PlanContent) {
   const now = JSON.stringify(content);
   const settled = useDebounced(now, 120);
-  const { data, error, isPlaceholderData, isFetching } = useQuery({
-    queryKey: keys.planCheck(settled),
-    queryFn: ({ signal }) =>
-      answered(api.POST("/api/plans/check", { body: { content: JSON.parse(settled) as PlanContent }, signal })),
-    placeholderData: keepPreviousData,
-    staleTime: 60_000,
-  });
+  const { data, error, isPlaceholderData, isFetching } = server.useQuery(
+    "post",
+    "/api/plans/check",
+    { body: { content: JSON.parse(settled) as PlanContent } },
+    { placeholderData: keepPreviousData, staleTime: 60_000 },
+  );
   return { document: data ?? null, error, old: now !== settled || isPlaceholderData || isFetching };
 }
 
@@ -117,7 +119,7 @@ export function usePlanner(plan: Plan) {
         }
         setTrouble(null);
         setSaving("saved");
-        void queries.invalidateQueries({ queryKey: ["plans", "list"] });
+        void refresh(queries, "/api/plans");
       } catch (error) {
         const changed = error instanceof Refusal && error.problem.status === 412;
         // A save whose answer was lost, or that was sent while leaving the page, is not another coach's.

@@ -1,23 +1,20 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Course, type CourseRequest, ifMatch, type PlanRequest } from "../api/client";
-import { keys } from "../api/keys";
+import { keepPreviousData, useMutation, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type Course, type CourseRequest, ifMatch, type PlanRequest, server } from "../api/client";
+import { refresh } from "../api/keys";
 import type { PlanContent } from "../api/schema";
 
 /** Sessions that start on these days, those without a day, and the templates. */
 export function usePlanList(from: string, to: string, course?: number) {
-  return useQuery({
-    queryKey: keys.planList(from, to, course),
-    queryFn: ({ signal }) => answered(api.GET("/api/plans", { params: { query: { from, to, course } }, signal })),
-    placeholderData: keepPreviousData,
-  });
+  return server.useQuery(
+    "get",
+    "/api/plans",
+    { params: { query: { from, to, course } } },
+    { placeholderData: keepPreviousData },
+  );
 }
 
 export function useDrills() {
-  return useQuery({
-    queryKey: keys.drills,
-    queryFn: ({ signal }) => answered(api.GET("/api/drills", { signal })),
-    staleTime: Number.POSITIVE_INFINITY,
-  }).data;
+  return server.useQuery("get", "/api/drills", undefined, { staleTime: Number.POSITIVE_INFINITY }).data;
 }
 
 export function useSaveCourse(course: Course | null) {
@@ -32,7 +29,7 @@ export function useSaveCourse(course: Course | null) {
               body,
             }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: keys.courses }),
+    onSuccess: () => refresh(queries, "/api/courses"),
   });
 }
 
@@ -50,7 +47,7 @@ export function useShelveCourse() {
           : api.POST("/api/courses/{id}/archive", { params }),
       );
     },
-    onSuccess: () => queries.invalidateQueries({ queryKey: keys.courses }),
+    onSuccess: () => refresh(queries, "/api/courses"),
   });
 }
 
@@ -58,7 +55,7 @@ export function useCreatePlan() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (body: PlanRequest) => answered(api.POST("/api/plans", { body })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ["plans", "list"] }),
+    onSuccess: () => refresh(queries, "/api/plans"),
   });
 }
 
@@ -74,7 +71,7 @@ export function useArchivePlan() {
           : api.POST("/api/plans/{id}/archive", { params }),
       );
     },
-    onSuccess: () => queries.invalidateQueries({ queryKey: keys.plans }),
+    onSuccess: () => refresh(queries, "/api/plans", "/api/plans/{id}", "/api/plans/{id}/versions"),
   });
 }
 

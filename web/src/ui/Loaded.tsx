@@ -1,10 +1,9 @@
-import type { UseQueryResult } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { Failure } from "./Failure";
 import { Loading } from "./Loading";
 
 interface Props<T> {
-  query: Pick<UseQueryResult<T>, "data" | "error" | "isPending" | "refetch">;
+  query: { data: T | undefined; error: unknown; isPending: boolean; refetch: () => unknown };
   /** What is being done while it loads. */
   what?: string;
   children?: (data: T) => ReactNode;

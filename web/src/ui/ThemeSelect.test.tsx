@@ -1,7 +1,7 @@
 import { QueryClient } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, expect, test, vi } from "vitest";
-import { keys } from "../api/keys";
+import { server } from "../api/client";
 import { Around } from "../testing/server";
 import { ThemeSelect } from "./ThemeSelect";
 
@@ -9,10 +9,12 @@ afterEach(cleanup);
 
 function select(value: string[] = []) {
   const client = new QueryClient({ defaultOptions: { queries: { staleTime: Number.POSITIVE_INFINITY } } });
-  client.setQueryData(keys.themes, [
-    { theme: "liver", combinations: 3 },
-    { theme: "low kick", combinations: 5 },
-  ]);
+  client.setQueryData(server.queryOptions("get", "/api/themes").queryKey, {
+    themes: [
+      { theme: "liver", combinations: 3 },
+      { theme: "low kick", combinations: 5 },
+    ],
+  });
   const onChange = vi.fn();
   render(
     <Around client={client}>
