@@ -61,8 +61,8 @@ final readonly class SessionComposer
             medium: $content->medium,
             levels: $content->levels,
             numbering: $numbering->id,
-            work: $step['seconds'],
-            rest: $step['rest'],
+            work: $step->seconds,
+            rest: $step->rest,
             known: $this->candidates->known($course->id(), $past, $reader),
             locked: $request->locked ?? [],
         );

@@ -28,7 +28,8 @@ final readonly class StanceConverter
         foreach ($inStance->chain->items as $index => $item) {
             $swap = $running !== $inStance->stances[$index];
             if ($swap && $item instanceof StrikeItem) {
-                [$carried, $why] = $this->strike($item);
+                $carried = $this->strike($item);
+                $why = $this->reason($item, $carried);
             } elseif ($swap && $item instanceof MoveItem) {
                 $carried = new MoveItem($this->catalogue->move($item->move->carry));
                 $why = $item->move->carryNote;
@@ -54,18 +55,23 @@ final readonly class StanceConverter
                     ?? throw new \LogicException(\sprintf('The data names no carry for %s.', $strike->id));
     }
 
-    /** @return array{StrikeItem, ?string} */
-    private function strike(StrikeItem $item): array
+    private function strike(StrikeItem $item): StrikeItem
     {
         $strike = $this->counterpart($item->strike);
         $target = \in_array($item->target, $strike->targets, true) ? $item->target : $strike->defaultTarget();
         $lands = $item->landsForward && StrikeItem::canLandForward($strike);
-        $why = $item->strike->carry?->why;
-        if ($item->landsForward && !$lands) {
-            $why = (null === $why ? '' : $why.'; ').t('that leg is in front already and lands where it left');
-        }
 
-        return [new StrikeItem($strike, $target, $item->effort, $item->feint, $item->joined, $lands), $why];
+        return new StrikeItem($strike, $target, $item->effort, $item->feint, $item->joined, $lands);
+    }
+
+    /** Returns why the same limb throws something else in the other stance; null when it does not. */
+    private function reason(StrikeItem $item, StrikeItem $carried): ?string
+    {
+        $why = $item->strike->carry?->why;
+
+        return $item->landsForward && !$carried->landsForward
+            ? (null === $why ? '' : $why.'; ').t('that leg is in front already and lands where it left')
+            : $why;
     }
 
     private function sentence(Item $from, Item $to, string $why): string

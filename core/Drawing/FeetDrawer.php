@@ -43,7 +43,7 @@ final readonly class FeetDrawer
         ];
         foreach ($this->chain->chain->items as $index => $item) {
             if ($item->changesStance() || Feet::Stay !== $this->feet($item)) {
-                $pairs = [...$pairs, ...$this->step($index, $item)];
+                array_push($pairs, ...$this->step($index, $item));
             }
         }
 
@@ -55,8 +55,8 @@ final readonly class FeetDrawer
         return $item instanceof MoveItem ? $item->move->feet : Feet::Stay;
     }
 
-    /** @return array{DrawnPair, DrawnPair} where the feet were, and where they are */
-    private function step(int $index, Item $item): array
+    /** @return iterable<DrawnPair> where the feet were, and where they are */
+    private function step(int $index, Item $item): iterable
     {
         $changes = $item->changesStance();
         $before = $this->chain->stances[$index];
@@ -64,26 +64,24 @@ final readonly class FeetDrawer
         $up = Stance::Orthodox === $before ? -1 : 1;
         $ms = Rounding::ms($this->timing->moments[$index]->end);
 
-        return [
-            new DrawnPair(
-                ms: $ms,
-                clear: self::CLEAR_AFTER_START,
-                dx: Rounding::units(-$step->ahead * self::STEP),
-                dy: Rounding::units(-$step->lead * self::STEP * $up),
-                turn: 0.0,
-                isBefore: true,
-                soles: $this->soles($before, false),
-            ),
-            new DrawnPair(
-                ms: $ms,
-                clear: self::CLEAR_AFTER_START,
-                dx: 0.0,
-                dy: 0.0,
-                turn: Rounding::units($step->turn * -$up),
-                isBefore: false,
-                soles: $this->soles($changes ? $before->other() : $before, Feet::Cross === $this->feet($item)),
-            ),
-        ];
+        yield new DrawnPair(
+            ms: $ms,
+            clear: self::CLEAR_AFTER_START,
+            dx: Rounding::units(-$step->ahead * self::STEP),
+            dy: Rounding::units(-$step->lead * self::STEP * $up),
+            turn: 0.0,
+            isBefore: true,
+            soles: $this->soles($before, false),
+        );
+        yield new DrawnPair(
+            ms: $ms,
+            clear: self::CLEAR_AFTER_START,
+            dx: 0.0,
+            dy: 0.0,
+            turn: Rounding::units($step->turn * -$up),
+            isBefore: false,
+            soles: $this->soles($changes ? $before->other() : $before, Feet::Cross === $this->feet($item)),
+        );
     }
 
     /**

@@ -10,7 +10,6 @@ use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
-use Periplus\Core\Technique\Strike;
 
 use function Periplus\Core\Language\t;
 
@@ -103,8 +102,9 @@ final readonly class MoveResolver
 
             return $this->catalogue->move('exit');
         }
-        [$strike, $moves] = $this->next($phrase, $running, $before);
-        if ('step' === $phrase->name && (null === $strike || $moves > 0 || $strike->limb->isArm())) {
+        $next = $this->next($phrase, $running, $before);
+        $strike = $next->strike;
+        if ('step' === $phrase->name && (null === $strike || $next->moves > 0 || $strike->limb->isArm())) {
             $this->diagnostics->note($phrase->span, t('A step without a side is read as a step in.'), [
                 'step-in',
                 'step-lead',
@@ -113,17 +113,17 @@ final readonly class MoveResolver
 
             return $this->catalogue->move('step-in');
         }
-        [$role, $why] = $this->usual($phrase->name, $phrase->said, $strike, $moves, $before);
+        $side = $this->usual($phrase->name, $phrase->said, $next, $before);
         if ('step' === $phrase->name) {
             // Beside a kick it is the step off the line.
             $sides = $this->vocabulary->bases['step off'];
         }
-        $move = $this->catalogue->move($sides[$role->value]);
+        $move = $this->catalogue->move($sides[$side->role->value]);
         $asks = null === $strike && \in_array($phrase->name, self::LOADING, true);
         if ('step off' !== $phrase->name || 'step-out' !== $move->id) {
             $this->diagnostics->note(
                 $phrase->span,
-                t('"{said}" is read as {move}, {why}.', said: $phrase->said, move: $move->words(), why: $why),
+                t('"{said}" is read as {move}, {why}.', said: $phrase->said, move: $move->words(), why: $side->why),
                 $asks ? array_values($sides) : [],
             );
         }
@@ -131,41 +131,53 @@ final readonly class MoveResolver
         return $move;
     }
 
-    /**
-     * @param list<Item> $before
-     *
-     * @return array{Role, string} the side, and why
-     */
-    private function usual(string $name, string $said, ?Strike $strike, int $moves, array $before): array
+    /** @param list<Item> $before */
+    private function usual(string $name, string $said, NextStrike $next, array $before): UsualSide
     {
-        $flip = static fn (Role $role): Role => 0 === $moves % 2 ? $role : $role->other();
-        $next = null === $strike ? null : $flip($strike->limb->isArm() ? $strike->role : $strike->role->other());
+        $strike = $next->strike;
+        $isDirect = null !== $strike && 0 === $next->moves;
         if (\in_array($name, self::LOADING, true)) {
-            if (null !== $strike && null !== $next) {
-                return [
-                    $next,
-                    t('which loads the {strike}', strike: 0 === $moves ? $strike->name : t('strike that comes')),
-                ];
-            }
-            $last = $before[\count($before) - 1] ?? null;
-
-            return [
-                $last instanceof StrikeItem && $last->strike->limb->isArm() ? $last->strike->role->other() : Role::Lead,
-                t('with the strike before it'),
-            ];
+            return $this->loading($next, $before);
         }
 
         return match ('catch' === $said ? 'parry' : $name) {
-            'step', 'step off' => null !== $strike && !$strike->limb->isArm() && 0 === $moves
-                ? [$strike->role->other(), t('which the {strike} needs', strike: $strike->name)]
-                : [Role::Lead, t('as usual')],
-            'parry' => [Role::Rear, t('as usual')],
-            'block' => null !== $strike && $strike->limb->isArm() && 0 === $moves
-                ? [$strike->role->other(), t('with the hand that leaves the {strike} free', strike: $strike->name)]
-                : [Role::Lead, t('as usual')],
-            'pivot' => [Role::Lead, t('on the lead foot')],
-            default => [Role::Lead, t('as usual')],
+            'step', 'step off' => $isDirect && !$strike->limb->isArm()
+                ? new UsualSide($strike->role->other(), t('which the {strike} needs', strike: $strike->name))
+                : new UsualSide(Role::Lead, t('as usual')),
+            'parry' => new UsualSide(Role::Rear, t('as usual')),
+            'block' => $isDirect && $strike->limb->isArm()
+                ? new UsualSide(
+                    $strike->role->other(),
+                    t('with the hand that leaves the {strike} free', strike: $strike->name),
+                )
+                : new UsualSide(Role::Lead, t('as usual')),
+            'pivot' => new UsualSide(Role::Lead, t('on the lead foot')),
+            default => new UsualSide(Role::Lead, t('as usual')),
         };
+    }
+
+    /**
+     * A slip or roll loads the strike that comes; without one it goes with the strike before it.
+     *
+     * @param list<Item> $before
+     */
+    private function loading(NextStrike $next, array $before): UsualSide
+    {
+        $strike = $next->strike;
+        if (null === $strike) {
+            $last = $before[\count($before) - 1] ?? null;
+
+            return new UsualSide(
+                $last instanceof StrikeItem && $last->strike->limb->isArm() ? $last->strike->role->other() : Role::Lead,
+                t('with the strike before it'),
+            );
+        }
+        $role = $strike->limb->isArm() ? $strike->role : $strike->role->other();
+
+        return new UsualSide(
+            0 === $next->moves % 2 ? $role : $role->other(),
+            t('which loads the {strike}', strike: 0 === $next->moves ? $strike->name : t('strike that comes')),
+        );
     }
 
     /**
@@ -173,10 +185,8 @@ final readonly class MoveResolver
      * without a side in between.
      *
      * @param list<Item> $before
-     *
-     * @return array{Strike|null, int}
      */
-    private function next(MovePhrase $phrase, Stance $running, array $before): array
+    private function next(MovePhrase $phrase, Stance $running, array $before): NextStrike
     {
         $moves = 0;
         for ($index = $this->pastTheOpponents($phrase->next);; ++$index) {
@@ -196,7 +206,7 @@ final readonly class MoveResolver
             }
             $strike = null === $token ? null : $this->strikes->parse($this->tokens, $index);
             if (null === $strike) {
-                return [null, 0];
+                return new NextStrike();
             }
             $item = (new StrikeResolver(
                 $this->catalogue,
@@ -205,7 +215,7 @@ final readonly class MoveResolver
                 new Diagnostics(),
             ))->resolve($strike, $running, $before);
 
-            return [$item?->strike, $moves];
+            return new NextStrike($item?->strike, $moves);
         }
     }
 

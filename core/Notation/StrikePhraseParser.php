@@ -111,24 +111,15 @@ final readonly class StrikePhraseParser
     /** Parses a number without any words, the usual case. */
     private function numberAlone(Token $token, int $index): StrikePhrase
     {
-        [$code, $letters] = $this->cut($token->text);
+        $number = new WrittenNumber($token->text);
 
         return new StrikePhrase(
             head: $token->span,
             span: $token->span,
             next: $index + 1,
-            code: $code,
-            letters: $letters,
+            code: $number->code,
+            letters: $number->letters,
         );
-    }
-
-    /** @return array{string, string} a number and the letters behind it */
-    private function cut(string $number): array
-    {
-        $digits = strcspn($number, '0123456789');
-        $digits += strspn($number, '0123456789', $digits);
-
-        return [substr($number, 0, $digits), substr($number, $digits)];
     }
 
     /** Before a number only a few words are allowed; a number before a plural counts it: "three jabs". */
@@ -290,12 +281,12 @@ final readonly class StrikePhraseParser
             $modifiers->effort = Vocabulary::EFFORTS[$word];
             ++$next;
         }
-        [$code, $letters] = $this->cut($number);
+        $written = new WrittenNumber($number);
 
         return new StrikePhrase(
             noun: $noun,
-            code: $code,
-            letters: $letters,
+            code: $written->code,
+            letters: $written->letters,
             side: $sideAfter ?? $side,
             role: $modifiers->role,
             targetWord: $targetAfter ?? $targetWord,

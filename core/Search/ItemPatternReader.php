@@ -192,13 +192,13 @@ final readonly class ItemPatternReader
     /** @return non-empty-list<ItemPattern>|null as often as it is thrown; null when no strike is meant */
     private function patterns(StrikePhrase $phrase, Stance $running, bool $feint): ?array
     {
-        [$strikes, $target, $says] =
-            '' === $phrase->noun ? $this->numbered($phrase, $running) : $this->named($phrase, $running);
-        if ([] === $strikes) {
+        $meant = '' === $phrase->noun ? $this->numbered($phrase, $running) : $this->named($phrase, $running);
+        $target = $meant->target;
+        if ([] === $meant->strikes) {
             return null;
         }
         $codes = [];
-        foreach ($strikes as $strike) {
+        foreach ($meant->strikes as $strike) {
             foreach (null === $target ? $strike->targets : [$phrase->targetOf($strike) ?? $target] as $goes) {
                 $codes[] = $strike->sign.$goes->value;
             }
@@ -207,7 +207,7 @@ final readonly class ItemPatternReader
             $codes,
             $feint,
             ($feint ? t('a fake ') : t('a '))
-                .$says
+                .$meant->name
                 .(null === $target ? '' : t(' to the {target}', target: $target->word())),
         );
 
@@ -218,33 +218,25 @@ final readonly class ItemPatternReader
             : $patterns;
     }
 
-    /**
-     * @return array{
-     *     list<Strike>,
-     *     Target|null,
-     *     string,
-     * } the strikes, their target where it matters, and how it is said
-     */
-    private function numbered(StrikePhrase $phrase, Stance $running): array
+    private function numbered(StrikePhrase $phrase, Stance $running): MeantStrikes
     {
         $entry = $this->numbering->entry($phrase->code);
         $strike = null === $entry ? null : $this->catalogue->inFamily($entry->family, $entry->role($running));
         $letters = $phrase->letters;
         $target = '' === $letters ? $entry?->target : Target::tryFrom(strtolower($letters));
         if (null === $strike || ('' !== $letters && null === $target)) {
-            return [[], null, ''];
+            return new MeantStrikes();
         }
         $target = $phrase->targetOf($strike) ?? $target;
 
-        return [
+        return new MeantStrikes(
             null === $target || \in_array($target, $strike->targets, true) ? [$strike] : [],
             $target,
             $strike->name,
-        ];
+        );
     }
 
-    /** @return array{list<Strike>, Target|null, string} the same for a noun */
-    private function named(StrikePhrase $phrase, Stance $running): array
+    private function named(StrikePhrase $phrase, Stance $running): MeantStrikes
     {
         $noun = $phrase->noun;
         $nouns = $this->vocabulary->nouns;
@@ -266,12 +258,12 @@ final readonly class ItemPatternReader
         $targets = array_values(array_unique(array_map($phrase->targetOf(...), $strikes), \SORT_REGULAR));
         $target = 1 === \count($targets) ? $targets[0] : $phrase->target();
 
-        return [$strikes, $target, match (true) {
+        return new MeantStrikes($strikes, $target, match (true) {
             // "Right hand" names its side, and "liver shot" its target as well.
             isset($this->vocabulary->hands[$noun]) && 1 === \count($strikes) => $strikes[0]->name,
             null === $role => $noun,
             default => $role->value.' '.$noun,
-        }];
+        });
     }
 
     /** @return non-empty-list<ItemPattern>|null */

@@ -8,6 +8,7 @@ use Periplus\Core\Session\Drill\Rungs;
 use Periplus\Core\Session\Drills\DrillRegistry;
 use Periplus\Core\Session\Format\BoutFormat;
 use Periplus\Core\Session\Format\Progression;
+use Periplus\Core\Session\Format\RoundLength;
 use Periplus\Core\Session\Load\Load;
 use Periplus\Core\Session\Load\LoadCounter;
 use Periplus\Core\Technique\Stance;
@@ -137,9 +138,9 @@ final class SessionTest extends TestCase
         $steps = (new Progression(120, 180, 15, [60, 50, 40, 30]))->steps();
 
         self::assertCount(20, $steps);
-        self::assertSame(['seconds' => 120, 'rest' => 60], $steps[0]);
-        self::assertSame(['seconds' => 135, 'rest' => 60], $steps[4]);
-        self::assertSame(['seconds' => 180, 'rest' => 30], $steps[19]);
+        self::assertEquals(new RoundLength(120, 60), $steps[0]);
+        self::assertEquals(new RoundLength(135, 60), $steps[4]);
+        self::assertEquals(new RoundLength(180, 30), $steps[19]);
     }
 
     /** @param list<int> $held */
@@ -151,7 +152,7 @@ final class SessionTest extends TestCase
     #[TestWith([99, [], 180, 30])]
     public function testAWeekThatFellApartIsDoneAgain(int $week, array $held, int $seconds, int $rest): void
     {
-        self::assertSame(['seconds' => $seconds, 'rest' => $rest], (new Progression())->week($week, $held));
+        self::assertEquals(new RoundLength($seconds, $rest), (new Progression())->week($week, $held));
     }
 
     public function testAFormatLastsItsRoundsAndTheRestsBetween(): void

@@ -213,25 +213,27 @@ final readonly class Generator
                     $model->take($state, $move);
                 }
             }
-            $next = null;
-            for ($pick = 0; $pick < self::TRIES_PER_ITEM && null === $next; ++$pick) {
-                $next = $this->flowing($pool->strike($random, [] === $items, end($items)), $state);
+            $item = $after = null;
+            for ($pick = 0; $pick < self::TRIES_PER_ITEM && null === $after; ++$pick) {
+                $item = $pool->strike($random, [] === $items, end($items));
+                $after = $this->after($item, $state);
             }
-            if (null === $next) {
+            if (null === $item || null === $after) {
                 return [];
             }
-            [$items[], $state] = $next;
+            $items[] = $item;
+            $state = $after;
         }
 
         return [...$items, ...$pool->ending($random)];
     }
 
-    /** @return array{StrikeItem, BodyState}|null the strike and the body after it, when it flows */
-    private function flowing(StrikeItem $item, BodyState $state): ?array
+    /** Returns the body after the strike; null when it does not flow. */
+    private function after(StrikeItem $item, BodyState $state): ?BodyState
     {
         $then = clone $state;
         $link = $this->check->model->take($then, $item);
 
-        return null === $link || Verdict::Flows === $link->verdict ? [$item, $then] : null;
+        return null === $link || Verdict::Flows === $link->verdict ? $then : null;
     }
 }

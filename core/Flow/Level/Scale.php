@@ -42,11 +42,11 @@ final readonly class Scale
     {
         $reasons = [];
         $sum = 0.0;
-        foreach ($this->counts($result, $tempo) as $id => [$count, $message]) {
-            $points = $count * $this->points[$id];
+        foreach ($this->occurrences($result, $tempo) as $one) {
+            $points = $one->count * $this->points[$one->id];
             $sum += $points;
             if (abs($points) > 0.001) {
-                $reasons[] = new Reason($id, round($points, 2), $message);
+                $reasons[] = new Reason($one->id, round($points, 2), $one->message);
             }
         }
         usort(
@@ -61,8 +61,8 @@ final readonly class Scale
         return new Difficulty($level, round(max(0.0, $sum), 2), $reasons);
     }
 
-    /** @return array<string, array{float|int, string}> how often each thing is there, and that in words */
-    private function counts(CheckResult $result, float $tempo): array
+    /** @return iterable<Occurrence> */
+    private function occurrences(CheckResult $result, float $tempo): iterable
     {
         $inStance = $result->inStance;
         $items = $inStance->chain->items;
@@ -89,7 +89,8 @@ final readonly class Scale
                 ),
             ),
         );
-        [$sameSide, $heights] = $this->neighbours($inStance, $strikes);
+        $sameSide = $this->doublesOfOneSide($inStance, $strikes);
+        $heights = $this->changesOfHeight($strikes);
         $defence = $inside(static fn (Move $move): bool => MoveKind::Defence === $move->kind);
         $angles = $inside(
             static fn (Move $move): bool => MoveKind::Footwork === $move->kind && !$move->changesStance(),
@@ -111,45 +112,57 @@ final readonly class Scale
             array_filter($result->timing->links, static fn (Link $link): bool => Verdict::Flows !== $link->verdict),
         );
 
-        return [
-            'length' => [max(0, $last - 2), t('{last} items up to the last strike', last: $last + 1)],
-            'weapons' => [max(0, $different - 2), t('{different} different strikes', different: $different)],
-            'shapes' => [$rare, $this->times($rare, t('a strike beyond the basic ones'))],
-            'sameSide' => [$sameSide, $this->times($sameSide, t('two strikes in a row from one side'))],
-            'heights' => [$heights, $this->times($heights, t('the height changes'))],
-            'stance' => [$stance, $this->times($stance, t('the stance changes'))],
-            'defence' => [$defence, $this->times($defence, t('defence between strikes'))],
-            'angles' => [$angles, $this->times($angles, t('footwork between strikes'))],
-            'feints' => [$feints, $this->times($feints, 'a feint')],
-            'together' => [$together, $this->times($together, t('two strikes land together'))],
-            'legs' => [$legs, $this->times($legs, t('a kick or a knee on one foot'))],
-            'elbows' => [$elbows, $this->times($elbows, t('an elbow'))],
-            'spins' => [$spins, $this->times($spins, t('a spinning strike'))],
-            'waits' => [$waits, $this->times($waits, t('a wait against the body'))],
-            'tempo' => [1.0 - $tempo, $tempo < 1.0 ? t('thrown fast') : t('thrown slowly')],
-        ];
+        yield new Occurrence('length', max(0, $last - 2), t('{last} items up to the last strike', last: $last + 1));
+        yield new Occurrence(
+            'weapons',
+            max(0, $different - 2),
+            t('{different} different strikes', different: $different),
+        );
+        yield new Occurrence('shapes', $rare, $this->times($rare, t('a strike beyond the basic ones')));
+        yield new Occurrence('sameSide', $sameSide, $this->times($sameSide, t('two strikes in a row from one side')));
+        yield new Occurrence('heights', $heights, $this->times($heights, t('the height changes')));
+        yield new Occurrence('stance', $stance, $this->times($stance, t('the stance changes')));
+        yield new Occurrence('defence', $defence, $this->times($defence, t('defence between strikes')));
+        yield new Occurrence('angles', $angles, $this->times($angles, t('footwork between strikes')));
+        yield new Occurrence('feints', $feints, $this->times($feints, t('a feint')));
+        yield new Occurrence('together', $together, $this->times($together, t('two strikes land together')));
+        yield new Occurrence('legs', $legs, $this->times($legs, t('a kick or a knee on one foot')));
+        yield new Occurrence('elbows', $elbows, $this->times($elbows, t('an elbow')));
+        yield new Occurrence('spins', $spins, $this->times($spins, t('a spinning strike')));
+        yield new Occurrence('waits', $waits, $this->times($waits, t('a wait against the body')));
+        yield new Occurrence('tempo', 1.0 - $tempo, $tempo < 1.0 ? t('thrown fast') : t('thrown slowly'));
     }
 
-    /**
-     * @param array<int, StrikeItem> $strikes
-     *
-     * @return array{int, int} doubles of one side, and changes of height
-     */
-    private function neighbours(ChainInStance $inStance, array $strikes): array
+    /** @param array<int, StrikeItem> $strikes by their place in the chain */
+    private function doublesOfOneSide(ChainInStance $inStance, array $strikes): int
     {
-        $sameSide = $heights = 0;
-        $before = null;
+        $doubles = 0;
         foreach ($strikes as $index => $item) {
-            if (null !== $before) {
-                $heights += $strikes[$before]->target === $item->target ? 0 : 1;
-                $doubled =
-                    $before === $index - 1 && $inStance->side($before) === $inStance->side($index) && !$item->joined;
-                $sameSide += $doubled && 'jab' !== $item->strike->id && 'jab' !== $strikes[$before]->strike->id ? 1 : 0;
-            }
-            $before = $index;
+            $before = $strikes[$index - 1] ?? null;
+            $doubles +=
+                null !== $before
+                && !$item->joined
+                && $inStance->side($index - 1) === $inStance->side($index)
+                && 'jab' !== $item->strike->id
+                && 'jab' !== $before->strike->id
+                    ? 1
+                    : 0;
         }
 
-        return [$sameSide, $heights];
+        return $doubles;
+    }
+
+    /** @param array<int, StrikeItem> $strikes */
+    private function changesOfHeight(array $strikes): int
+    {
+        $changes = 0;
+        $before = null;
+        foreach ($strikes as $item) {
+            $changes += null === $before || $before === $item->target ? 0 : 1;
+            $before = $item->target;
+        }
+
+        return $changes;
     }
 
     private function times(int $count, string $what): string

@@ -58,13 +58,13 @@ final readonly class ItemEdits
             ...$this->targets($item),
             ...$this->efforts($item),
         ] : [];
-        foreach ($others as [$kind, $name, $other]) {
+        foreach ($others as $other) {
             $all[] = new ItemEdit(
-                $kind,
-                $name,
-                [Edit::exchange($index, $other)],
+                $other->kind,
+                $other->name,
+                [Edit::exchange($index, $other->item)],
                 $index,
-                ItemEditKind::Target === $kind ? $other->target : null,
+                ItemEditKind::Target === $other->kind ? $other->item->target : null,
             );
         }
         foreach ($this->others($item) as $other) {
@@ -99,13 +99,12 @@ final readonly class ItemEdits
         ];
     }
 
-    /** @return list<array{ItemEditKind, string, StrikeItem}> */
-    private function targets(StrikeItem $item): array
+    /** @return iterable<Replacement> */
+    private function targets(StrikeItem $item): iterable
     {
-        $all = [];
         foreach ($item->strike->targets as $target) {
             if ($target !== $item->target) {
-                $all[] = [
+                yield new Replacement(
                     ItemEditKind::Target,
                     t('to the {target}', target: $target->word()),
                     new StrikeItem(
@@ -116,27 +115,22 @@ final readonly class ItemEdits
                         $item->joined,
                         $item->landsForward,
                     ),
-                ];
+                );
             }
         }
-
-        return $all;
     }
 
-    /** @return list<array{ItemEditKind, string, StrikeItem}> */
-    private function efforts(StrikeItem $item): array
+    /** @return iterable<Replacement> */
+    private function efforts(StrikeItem $item): iterable
     {
-        $all = [];
         foreach (['light' => Effort::Light, 'plain' => Effort::Plain, 'hard' => Effort::Hard] as $name => $effort) {
             if ($effort !== $item->effort && !$item->feint) {
-                $all[] = [ItemEditKind::Effort, $name, $item->with(effort: $effort)];
+                yield new Replacement(ItemEditKind::Effort, $name, $item->with(effort: $effort));
             }
         }
-        $all[] = $item->feint
-            ? [ItemEditKind::Effort, 'deliver', $item->with(feint: false)]
-            : [ItemEditKind::Effort, 'feint', $item->with(effort: Effort::Plain, feint: true)];
-
-        return $all;
+        yield $item->feint
+            ? new Replacement(ItemEditKind::Effort, 'deliver', $item->with(feint: false))
+            : new Replacement(ItemEditKind::Effort, 'feint', $item->with(effort: Effort::Plain, feint: true));
     }
 
     /** @return list<Item> the other strikes of its limb, or the other moves of its kind */

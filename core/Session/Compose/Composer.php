@@ -30,7 +30,7 @@ final class Composer
     /** Share of the heavier side below which no further round changes its stance. */
     private const BALANCED_SHARE = 0.53;
 
-    /** @var list<array{place: string, message: string}> */
+    /** @var list<Explanation> */
     private array $reasons = [];
     /** @var list<string> */
     private array $unmet = [];
@@ -172,8 +172,9 @@ final class Composer
         $selection = new Selection($this->wishes);
         $flowing = $selection->flowing($this->candidates);
         foreach ($this->wishes->levels as $level) {
-            [$choices[], $unmet] = $selection->choose($flowing, $level, $wanted, $taken);
-            array_push($this->unmet, ...$unmet);
+            $chosen = $selection->choose($flowing, $level, $wanted, $taken);
+            $choices[] = $chosen->choices;
+            array_push($this->unmet, ...$chosen->unmet);
         }
         $whies = array_unique(array_map(
             static fn (Choice $choice): string => $choice->why,
@@ -198,12 +199,15 @@ final class Composer
     private function round(int $number, int $count, array $choices): array
     {
         $most = max(0, ...array_map(\count(...), $choices));
-        [$drill, $why] =
+        $choice =
             0 === $most
-                ? ['free', t('Free work, because nothing in the library fits.')]
+                ? new DrillChoice('free', t('Free work, because nothing in the library fits.'))
                 : $this->drill($number, $count, $most);
-        $sets = array_map(fn (array $ofTrack): array => [$this->set($drill, $number, $count, $ofTrack)], $choices);
-        $this->explain("blocks[1].rounds[$number]", $why);
+        $sets = array_map(
+            fn (array $ofTrack): array => [$this->set($choice->drill, $number, $count, $ofTrack)],
+            $choices,
+        );
+        $this->explain("blocks[1].rounds[$number]", $choice->why);
         $round = ['seconds' => $this->wishes->work, 'rest' => $this->wishes->rest, 'sets' => $sets[0]];
         if (\count($sets) > 1) {
             $cycle = $this->wishes->work + $this->wishes->rest;
@@ -218,30 +222,32 @@ final class Composer
         return $round;
     }
 
-    /** @return array{string, string} the drill of that round, and why */
-    private function drill(int $number, int $count, int $combinations): array
+    private function drill(int $number, int $count, int $combinations): DrillChoice
     {
         $isPartner = \in_array($this->wishes->medium, [Medium::Partner, Medium::Pads], true);
 
         return match (true) {
-            0 === $number => ['ladder', t('A ladder comes first: the first combination is built strike by strike.')],
-            $number === $count - 1 && $count > 2 => [
+            0 === $number => new DrillChoice(
+                'ladder',
+                t('A ladder comes first: the first combination is built strike by strike.'),
+            ),
+            $number === $count - 1 && $count > 2 => new DrillChoice(
                 'calls',
                 t('Calls come last: everything of the day, in random order.'),
-            ],
-            $number === $count - 2 && $count > 4 && $isPartner => [
+            ),
+            $number === $count - 2 && $count > 4 && $isPartner => new DrillChoice(
                 'return-fire',
                 t('With a partner the answer belongs to it: defend, then counter.'),
-            ],
-            $number === $count - 2 && $count > 4 => [
+            ),
+            $number === $count - 2 && $count > 4 => new DrillChoice(
                 'setup-free',
                 t('What was drilled becomes the beginning of free work.'),
-            ],
-            1 === $number % 2 && $combinations > 1 => [
+            ),
+            1 === $number % 2 && $combinations > 1 => new DrillChoice(
                 'set-list',
                 t('Two combinations in turn: what they share stays, and the change is announced.'),
-            ],
-            default => ['repeat', t('One combination all round, until it needs no thought.')],
+            ),
+            default => new DrillChoice('repeat', t('One combination all round, until it needs no thought.')),
         };
     }
 
@@ -287,7 +293,7 @@ final class Composer
         $flips = 0;
         while ($flips < intdiv(\count($rounds), 2)) {
             [$best, $index] = [$this->share($sides), null];
-            foreach ($sides as $number => [$left, $right]) {
+            foreach ($sides as $number => $one) {
                 if (
                     0 === $number
                     || true === ($rounds[$number]['locked'] ?? false)
@@ -295,7 +301,7 @@ final class Composer
                 ) {
                     continue;
                 }
-                $share = $this->share(array_replace($sides, [$number => [$right, $left]]));
+                $share = $this->share(array_replace($sides, [$number => $one->flipped()]));
                 if ($share < $best - 0.005) {
                     [$best, $index] = [$share, $number];
                 }
@@ -303,7 +309,7 @@ final class Composer
             if (null === $index || $this->share($sides) <= self::BALANCED_SHARE) {
                 break;
             }
-            $sides[$index] = [$sides[$index][1], $sides[$index][0]];
+            $sides[$index] = $sides[$index]->flipped();
             $rounds[$index]['stance'] = RoundStance::Other->value;
             $this->explain(
                 "blocks[1].rounds[$index]",
@@ -319,12 +325,8 @@ final class Composer
         return $rounds;
     }
 
-    /**
-     * @param array<array-key, mixed> $round
-     *
-     * @return array{float, float} strikes with left and right of an orthodox athlete
-     */
-    private function sides(array $round): array
+    /** @param array<array-key, mixed> $round */
+    private function sides(array $round): Sides
     {
         $plan = $this->reader->read([
             'rules' => $this->wishes->rules->id,
@@ -333,27 +335,29 @@ final class Composer
             'blocks' => [['rounds' => [$round]]],
         ])->plan;
         $programme = ProgrammeBuilder::build($plan, $this->reader->advice);
-        $sides = [0.0, 0.0];
+        $sides = new Sides();
         foreach ($programme->tracks() as $track) {
             $load = LoadCounter::load($programme, $track, Stance::Orthodox);
-            $sides = [$sides[0] + $load->bySide['left'], $sides[1] + $load->bySide['right']];
+            $sides = $sides->plus($load->bySide['left'], $load->bySide['right']);
         }
 
         return $sides;
     }
 
-    /** @param array<int, array{float, float}> $sides */
+    /** @param array<int, Sides> $sides of all rounds */
     private function share(array $sides): float
     {
-        $left = array_sum(array_column($sides, 0));
-        $right = array_sum(array_column($sides, 1));
+        $all = new Sides();
+        foreach ($sides as $one) {
+            $all = $all->plus($one->left, $one->right);
+        }
 
-        return $left + $right > 0.0 ? max($left, $right) / ($left + $right) : 0.5;
+        return $all->share();
     }
 
     private function explain(string $place, string $message): void
     {
-        $this->reasons[] = ['place' => $place, 'message' => $message];
+        $this->reasons[] = new Explanation($place, $message);
     }
 
     private function clamp(int $value, int $least, int $most): int

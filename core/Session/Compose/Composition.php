@@ -9,7 +9,7 @@ final readonly class Composition
 {
     /**
      * @param array<array-key, mixed> $plan
-     * @param list<array{place: string, message: string}> $reasons one sentence each
+     * @param list<Explanation> $reasons
      * @param list<string> $unmet wishes, one sentence each
      */
     public function __construct(public array $plan, public array $reasons, public array $unmet)

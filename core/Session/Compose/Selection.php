@@ -28,10 +28,8 @@ final readonly class Selection
     /**
      * @param list<Candidate> $candidates that flow
      * @param list<int> $taken ids that stand in the session already
-     *
-     * @return array{list<Choice>, list<string>} in their order, and what could not be met
      */
-    public function choose(array $candidates, int $level, int $count, array $taken): array
+    public function choose(array $candidates, int $level, int $count, array $taken): Chosen
     {
         $fitting = array_values(
             array_filter(
@@ -48,9 +46,9 @@ final readonly class Selection
                 aim: $this->wishes->aim->title(),
             );
         }
-        [$chosen, $fromAim] = $this->pick($meant, $level, $count, []);
+        $chosen = $this->pick($meant, $level, $count, []);
         if (\count($chosen) < $count) {
-            [$more] = $this->pick(
+            $more = $this->pick(
                 array_values(array_filter(
                     $fitting,
                     static fn (Candidate $one): bool => !\in_array($one, $meant, true),
@@ -62,7 +60,7 @@ final readonly class Selection
             if ([] !== $meant && [] !== $more) {
                 $unmet[] = t(
                     'Only {fromAim} combinations for level {level} fit the aim {aim}; {count} others were added.',
-                    fromAim: $fromAim,
+                    fromAim: \count($chosen),
                     level: $level,
                     aim: $this->wishes->aim->title(),
                     count: \count($more),
@@ -81,14 +79,14 @@ final readonly class Selection
             );
         }
 
-        return [$this->ordered($chosen), $unmet];
+        return new Chosen($this->ordered($chosen), $unmet);
     }
 
     /**
      * @param list<Candidate> $candidates
      * @param list<Choice> $before
      *
-     * @return array{list<Choice>, int}
+     * @return list<Choice>
      */
     private function pick(array $candidates, int $level, int $count, array $before): array
     {
@@ -133,7 +131,7 @@ final readonly class Selection
             unset($candidates[$index]);
         }
 
-        return [$chosen, \count($chosen)];
+        return $chosen;
     }
 
     private function why(Candidate $candidate, int $new, int $level): string

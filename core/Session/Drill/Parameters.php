@@ -17,13 +17,8 @@ final readonly class Parameters
     /**
      * @param list<Parameter> $parameters
      * @param array<array-key, mixed> $given
-     *
-     * @return array{
-     *     self,
-     *     array<string, string>,
-     * } and what cannot be taken, by name: one sentence, the usual value stands in
      */
-    public static function read(array $parameters, array $given): array
+    public static function read(array $parameters, array $given): ReadParameters
     {
         $values = $wrong = [];
         foreach ($parameters as $parameter) {
@@ -47,7 +42,7 @@ final readonly class Parameters
             );
         }
 
-        return [new self($values), $wrong];
+        return new ReadParameters(new self($values), $wrong);
     }
 
     public function whole(string $name): int

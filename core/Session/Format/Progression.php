@@ -32,13 +32,13 @@ final readonly class Progression
         }
     }
 
-    /** @return list<array{seconds: int, rest: int}> in their order */
+    /** @return list<RoundLength> in their order */
     public function steps(): array
     {
         $steps = [];
         for ($seconds = $this->from; $seconds <= $this->to; $seconds += $this->by) {
             foreach ($this->rests as $rest) {
-                $steps[] = ['seconds' => $seconds, 'rest' => $rest];
+                $steps[] = new RoundLength($seconds, $rest);
             }
         }
 
@@ -46,12 +46,12 @@ final readonly class Progression
     }
 
     /**
+     * Returns the lengths in that week; the last step once all are done.
+     *
      * @param int $week counted from 0
      * @param list<int> $held weeks that are done again, because it fell apart in them
-     *
-     * @return array{seconds: int, rest: int} the last step once all are done
      */
-    public function week(int $week, array $held = []): array
+    public function week(int $week, array $held = []): RoundLength
     {
         $steps = $this->steps();
         $before = \count(array_filter(array_unique($held), static fn (int $one): bool => $one >= 0 && $one < $week));

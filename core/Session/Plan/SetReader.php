@@ -44,8 +44,8 @@ final readonly class SetReader
         $definition = $drill->definition();
         $given = $fields->child($fields->raw('parameters') ?? [], 'parameters', $fields->where.', parameters');
         $values = null === $given ? [] : (array) $fields->raw('parameters');
-        [$parameters, $wrong] = Parameters::read($definition->parameters, $values);
-        foreach ($wrong as $name => $sentence) {
+        $parameters = Parameters::read($definition->parameters, $values);
+        foreach ($parameters->problems as $name => $sentence) {
             $fields->problem($sentence, 'parameters.'.$name, false);
         }
         $combinations = $this->combinations->read($fields, $settings);
@@ -78,7 +78,7 @@ final readonly class SetReader
         }
         $run = new DrillRun(
             combinations: $combinations,
-            parameters: $parameters,
+            parameters: $parameters->values,
             seconds: $seconds,
             options: $settings->options(),
             numbering: $settings->plan->numbering,
@@ -99,7 +99,7 @@ final readonly class SetReader
             drill: $drill,
             seconds: $seconds,
             combinations: $combinations,
-            parameters: $parameters,
+            parameters: $parameters->values,
             note: $fields->text('note', 'A note', 1000),
         );
     }

@@ -35,8 +35,8 @@ final readonly class LowerBound
         $step = 2.0;
         $since = 0;
         for ($looks = 0; $looks < self::BUDGET; $looks += $this->count ** 2) {
-            [$tree, $degrees] = $this->tree($groups, $weights);
-            $value = $tree - 2 * array_sum($weights);
+            $tree = $this->tree($groups, $weights);
+            $value = $tree->cost - 2 * array_sum($weights);
             if ($value > $best + Sequencer::TOLERANCE) {
                 $best = $value;
                 $since = 0;
@@ -45,14 +45,14 @@ final readonly class LowerBound
                 $since = 0;
             }
             $square = 0;
-            foreach ($degrees as $degree) {
+            foreach ($tree->degrees as $degree) {
                 $square += ($degree - 2) ** 2;
             }
             if (0 === $square || $this->distances->lifted($best) >= $cost - Sequencer::TOLERANCE) {
                 break;
             }
             $by = $step * max(0.05, $cost - $value) / $square;
-            foreach ($degrees as $place => $degree) {
+            foreach ($tree->degrees as $place => $degree) {
                 $weights[$place] += $by * ($degree - 2);
             }
         }
@@ -66,10 +66,8 @@ final readonly class LowerBound
      *
      * @param list<list<int>> $groups
      * @param array<int, float> $weights
-     *
-     * @return array{float, list<int>} its cost with the weights, and how many links each place has
      */
-    private function tree(array $groups, array $weights): array
+    private function tree(array $groups, array $weights): SpanningTree
     {
         $degrees = array_fill(0, $this->count, 0);
         $cost = 0.0;
@@ -104,7 +102,7 @@ final readonly class LowerBound
             ++$degrees[$place];
         }
 
-        return [$cost, array_values($degrees)];
+        return new SpanningTree($cost, array_values($degrees));
     }
 
     /**

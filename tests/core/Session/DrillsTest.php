@@ -271,12 +271,12 @@ final class DrillsTest extends TestCase
         mixed $value,
         string $sentence,
     ): void {
-        [$parameters, $wrong] = Parameters::read(DrillRegistry::all()['ladder']->definition()->parameters, [
+        $read = Parameters::read(DrillRegistry::all()['ladder']->definition()->parameters, [
             $name => $value,
         ]);
 
-        self::assertSame([$name => $sentence], $wrong);
-        self::assertSame(0, $parameters->whole('rung'));
+        self::assertSame([$name => $sentence], $read->problems);
+        self::assertSame(0, $read->values->whole('rung'));
     }
 
     /**
@@ -290,8 +290,8 @@ final class DrillsTest extends TestCase
         int $seconds,
         int $seed = 1,
     ): DrillRun {
-        [$read, $wrong] = Parameters::read($drill->definition()->parameters, $parameters);
-        self::assertSame([], $wrong);
+        $read = Parameters::read($drill->definition()->parameters, $parameters);
+        self::assertSame([], $read->problems);
 
         return new DrillRun(
             array_map(
@@ -301,7 +301,7 @@ final class DrillsTest extends TestCase
                 ),
                 $chains,
             ),
-            $read,
+            $read->values,
             $seconds,
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
             Numbering::named('parity'),
