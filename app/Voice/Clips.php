@@ -14,6 +14,7 @@ use Periplus\App\Gym\HasQuota;
 use Periplus\App\Gym\Quota;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotFound;
+use Periplus\Core\Measure\Wave;
 use Psr\Clock\ClockInterface;
 
 use function Periplus\Core\Language\t;
@@ -130,22 +131,23 @@ final class Clips extends ServiceEntityRepository implements HasQuota
             throw new Invalid(t('Give the text of the clip, in at most 200 characters.'));
         }
         try {
-            $wave = Wave::of($file);
-        } catch (\UnexpectedValueException $wrong) {
+            $wave = Wave::read($file);
+        } catch (\DomainException $wrong) {
             throw new Invalid($wrong->getMessage(), type: 'not-a-clip');
         }
-        if ($wave->rate < 8000 || $wave->rate > 48_000 || $wave->ms() > self::MAX_LENGTH_MS || $wave->ms() < 50) {
+        $ms = $wave->length();
+        if ($wave->rate < 8000 || $wave->rate > 48_000 || $ms > self::MAX_LENGTH_MS || $ms < 50) {
             throw new Invalid(
                 t(
                     'A clip lasts up to {maxLengthMs} s and has 8 to 48 kHz; this one lasts {ms} s and has {rate} kHz.',
                     maxLengthMs: self::MAX_LENGTH_MS / 1000,
-                    ms: \sprintf('%.1f', $wave->ms() / 1000),
+                    ms: \sprintf('%.1f', $ms / 1000),
                     rate: \sprintf('%.1f', $wave->rate / 1000),
                 ),
                 type: 'not-a-clip',
             );
         }
-        $sound = $wave->trimmed()->bytes();
+        $sound = $wave->trimmed()->write();
         $by = $this->accounts->managed($user);
         $clip = $this->find($text);
         if (null === $clip) {

@@ -6,6 +6,7 @@ namespace Periplus\App\Voice;
 
 use Periplus\App\Gym\HasQuota;
 use Periplus\App\Gym\Quota;
+use Periplus\Core\Measure\Wave;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Process\Process;
@@ -25,7 +26,7 @@ final readonly class Speaker implements HasQuota
     private const WORDS_PER_MINUTE = ['slow' => 190, 'plain' => 240, 'fast' => 300];
     private const VOICES = ['male' => 'en', 'female' => 'en+f3'];
     /** Peak amplitude of a clip, of 32767. */
-    private const PEAK_AMPLITUDES = ['quiet' => 9000, 'loud' => 31_000];
+    private const PEAKS = ['quiet' => 0.2747, 'loud' => 0.946];
 
     private Filesystem $files;
 
@@ -62,10 +63,10 @@ final readonly class Speaker implements HasQuota
             ],
             timeout: 10,
         );
-        $wave = Wave::of($process->mustRun()->getOutput())
+        $wave = Wave::read($process->mustRun()->getOutput())
             ->trimmed()
-            ->withPeak(self::PEAK_AMPLITUDES[$voice->loudness])
-            ->bytes();
+            ->withPeak(self::PEAKS[$voice->loudness])
+            ->write();
         // Written under another name and renamed when complete, because it may be read at the same time.
         $this->files->mkdir($this->folder);
         $this->makeRoom(\strlen($wave));

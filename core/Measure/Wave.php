@@ -15,6 +15,12 @@ final readonly class Wave
     /** Maximum length of a recording, in s. */
     public const MAX_SECONDS = 60;
     private const RATES = [4000, 48_000];
+    /** A sample of 16 bits is a whole number of this part of the greatest. */
+    private const FULL = 32_768;
+    /** What is quieter counts as silence at the ends. */
+    private const SILENCE = 500 / self::FULL;
+    /** Time kept after the last sound, in ms. */
+    private const TAIL_MS = 30;
 
     /** @param list<float> $samples */
     public function __construct(public array $samples, public int $rate)
@@ -60,7 +66,7 @@ final readonly class Wave
         if (\strlen($data) / 2 > self::MAX_SECONDS * $rate) {
             throw new \DomainException(
                 t(
-                    'The recording is longer than {maxSeconds} seconds. Take the part with the repetitions.',
+                    'The recording is longer than {maxSeconds} seconds. Take a shorter part of it.',
                     maxSeconds: self::MAX_SECONDS,
                 ),
             );
@@ -70,7 +76,7 @@ final readonly class Wave
 
         return new self(
             array_map(
-                static fn (int $word): float => ($word > 32_767 ? $word - 65_536 : $word) / 32_768,
+                static fn (int $word): float => ($word >= self::FULL ? $word - 2 * self::FULL : $word) / self::FULL,
                 array_values(false === $words ? [] : $words),
             ),
             $rate,
@@ -85,7 +91,10 @@ final readonly class Wave
             $data .= pack(
                 'v*',
                 ...array_map(
-                    static fn (float $sample): int => (int) round(32_767 * max(-1.0, min(1.0, $sample))) & 0xFFFF,
+                    static fn (float $sample): int => min(
+                        self::FULL - 1,
+                        (int) round(self::FULL * max(-1.0, $sample)),
+                    ) & 0xFFFF,
                     $part,
                 ),
             );
@@ -104,6 +113,31 @@ final readonly class Wave
     public function length(): float
     {
         return 1000 * \count($this->samples) / $this->rate;
+    }
+
+    /** Returns the sound without silence at its ends, so that it is heard at the right moment. */
+    public function trimmed(): self
+    {
+        $loud = array_keys(
+            array_filter($this->samples, static fn (float $sample): bool => abs($sample) > self::SILENCE),
+        );
+        if ([] === $loud) {
+            return $this;
+        }
+        $last = $loud[\count($loud) - 1] + intdiv($this->rate * self::TAIL_MS, 1000);
+
+        return new self(\array_slice($this->samples, $loud[0], $last - $loud[0] + 1), $this->rate);
+    }
+
+    /** Returns it louder or quieter, so that its loudest sample is that loud. */
+    public function withPeak(float $peak): self
+    {
+        $highest = max(1 / self::FULL, ...array_map(abs(...), $this->samples));
+
+        return new self(
+            array_map(static fn (float $sample): float => $sample * $peak / $highest, $this->samples),
+            $this->rate,
+        );
     }
 
     /** Returns the recording with fewer samples per second, each the mean of several. */

@@ -6,7 +6,7 @@ namespace Periplus\Tests\App;
 
 use Periplus\App\Voice\Speaker;
 use Periplus\App\Voice\VoiceSettings;
-use Periplus\App\Voice\Wave;
+use Periplus\Core\Measure\Wave;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** The voice for calls, and coaches' recordings. */
@@ -16,10 +16,10 @@ final class VoiceTest extends ApiTestCase
     {
         $this->signIn('coach');
         $first = $this->ask('GET', '/api/voice/sample?text=one%20two');
-        $wave = Wave::of($first->raw);
+        $wave = Wave::read($first->raw);
 
         self::assertSame(22_050, $wave->rate);
-        self::assertGreaterThan(500, abs($wave->samples[0]));
+        self::assertGreaterThan(500 / 32_768, abs($wave->samples[0]));
         self::assertSame($first->raw, $this->ask('GET', '/api/voice/sample?text=one%20two')->raw);
     }
 
@@ -28,25 +28,25 @@ final class VoiceTest extends ApiTestCase
     #[TestWith(['plain', 'fast'])]
     public function testASlowerVoiceTakesLonger(string $slower, string $quicker): void
     {
-        $of = static fn (string $pace): int => Wave::of(
+        $of = static fn (string $pace): float => Wave::read(
             self::service(Speaker::class)->clip('one two three', new VoiceSettings('male', $pace)),
-        )->ms();
+        )->length();
 
         self::assertGreaterThan($of($quicker), $of($slower));
     }
 
     public function testALoudVoiceIsLouderAndAFemaleOneIsAnother(): void
     {
-        $peak = static fn (string $loudness): int => max(
-            0,
+        $peak = static fn (string $loudness): float => max(
+            0.0,
             ...array_map(
                 abs(...),
-                Wave::of(self::service(Speaker::class)->clip('one', new VoiceSettings('male', 'plain', $loudness)))
+                Wave::read(self::service(Speaker::class)->clip('one', new VoiceSettings('male', 'plain', $loudness)))
                     ->samples,
             ),
         );
 
-        self::assertSame([9000, 31_000], [$peak('quiet'), $peak('loud')]);
+        self::assertEqualsWithDelta([0.2747, 0.946], [$peak('quiet'), $peak('loud')], 0.001);
         self::assertNotSame(
             self::service(Speaker::class)->clip('one', new VoiceSettings()),
             self::service(Speaker::class)->clip('one', new VoiceSettings('female')),
@@ -57,16 +57,16 @@ final class VoiceTest extends ApiTestCase
     {
         $this->signIn('coach');
         $tone = (new Wave(
+            array_map(static fn (int $index): float => 0.6 * sin($index / 8), range(0, 9000)),
             22_050,
-            array_map(static fn (int $index): int => (int) (20_000 * sin($index / 8)), range(0, 9000)),
-        ))->bytes();
+        ))->write();
         self::assertSame(
             204,
             $this->ask('POST', '/api/voice/clips', ['text' => 'one two', 'wav' => base64_encode($tone)])->status,
         );
         $heard = $this->ask('GET', '/api/voice/sample?text=one%20two')->raw;
 
-        self::assertSame(Wave::of($tone)->trimmed()->samples, Wave::of($heard)->samples);
+        self::assertSame(Wave::read($tone)->trimmed()->samples, Wave::read($heard)->samples);
         self::assertContains(
             ['text' => 'one two', 'recorded' => true],
             (array) $this->ask('GET', '/api/voice')->body['clips'],
@@ -76,14 +76,14 @@ final class VoiceTest extends ApiTestCase
         self::assertSame(404, $this->ask('POST', '/api/voice/clips/forget', ['text' => 'one two'])->status);
     }
 
-    #[TestWith(['not a file', 'This is no WAV file.'])]
+    #[TestWith(['not a file', 'This is not a WAV recording.'])]
     #[TestWith([
         "RIFF\x24\x00\x00\x00WAVEfmt "
             ."\x10\x00\x00\x00\x01\x00\x02\x00\x44\xac\x00\x00\x10\xb1\x02\x00"
             ."\x04\x00\x10\x00data\x04\x00\x00\x00\x00\x00\x00\x00",
-        'A clip is a WAV file of 16 bits and one channel.',
+        'The recording has to have one track of 16 bits a sample.',
     ]),]
-    #[TestWith(['RIFF....WAVE', 'This WAV file holds no sound.'])]
+    #[TestWith(['RIFF....WAVE', 'The recording holds no sound.'])]
     public function testAFileThatIsNoClipIsRefusedInWords(string $file, string $sentence): void
     {
         $this->signIn('coach');
@@ -97,7 +97,7 @@ final class VoiceTest extends ApiTestCase
         $this->signIn('coach');
         $answer = $this->ask('POST', '/api/voice/clips', [
             'text' => 'one',
-            'wav' => base64_encode((new Wave(8000, array_fill(0, 56_000, 9000)))->bytes()),
+            'wav' => base64_encode((new Wave(array_fill(0, 56_000, 0.3), 8000))->write()),
         ]);
 
         self::assertSame(
@@ -122,8 +122,11 @@ final class VoiceTest extends ApiTestCase
 
     public function testAWaveIsReadBackAsItWasWritten(): void
     {
-        $wave = new Wave(16_000, [0, 1, -1, 32_767, -32_768, 12_345]);
+        $wave = new Wave(
+            array_map(static fn (int $sample): float => (float) ($sample / 32_768), [0, 1, -32_768, 12_345]),
+            16_000,
+        );
 
-        self::assertEquals($wave, Wave::of($wave->bytes()));
+        self::assertEquals($wave, Wave::read($wave->write()));
     }
 }

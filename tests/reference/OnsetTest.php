@@ -141,7 +141,7 @@ final class OnsetTest extends TestCase
 
     public function testMoreThanAMinuteIsRefused(): void
     {
-        $this->expectExceptionMessage('The recording is longer than 60 seconds. Take the part with the repetitions.');
+        $this->expectExceptionMessage('The recording is longer than 60 seconds. Take a shorter part of it.');
         Wave::read((new Wave(array_fill(0, 4000 * 61, 0.0), 4000))->write());
     }
 

@@ -171,7 +171,7 @@ final readonly class SessionSerializer
             $thrown = null === $cue->chain ? null : new ChainInStance($cue->chain, $stance);
             $words[$athlete->value] = match (true) {
                 null !== $thrown => Words::bySide()->write($thrown),
-                CueKind::Stance === $cue->kind => $stance->value.' stance',
+                CueKind::Stance === $cue->kind => t('{stance} stance', stance: $stance->value),
                 default => $cue->text,
             };
             $numbers[$athlete->value] = null === $thrown ? null : $writer->write($thrown);

@@ -2,7 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import type { Stance } from "../api/client";
 import { MovingLine } from "./MovingLine";
-import { momentOf, standingAt, tracksOf } from "./moment";
+import { momentOf, standingAt, type TrackMoment, tracksOf } from "./moment";
 import { ReadingFields, useReading } from "./ReadingFields";
 import { positionAt, stands } from "./state";
 import { timeLeft } from "./time";
@@ -52,7 +52,7 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
     <main className={`athlete athlete-${moment.kind}`}>
       <header>
         <h1>{moment.title || run.name}</h1>
-        <span>{stands(run.state, now) ? t`paused` : moment.kind === "work" ? t`work` : moment.kind}</span>
+        <span>{stands(run.state, now) ? t`paused` : STATES[moment.kind]}</span>
       </header>
       <p className="athlete-clock">{timeLeft(moment.leftMs)}</p>
       <Shown standing={standing} stance={reading.stance} since={() => (client.position() ?? from) - from} />
@@ -70,6 +70,15 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
     </main>
   );
 }
+
+const STATES: Record<TrackMoment["kind"], string> = {
+  work: t`work`,
+  listen: t`listen`,
+  rest: t`rest`,
+  changeover: t`changeover`,
+  before: t`starts soon`,
+  over: t`over`,
+};
 
 interface ShownProps {
   standing: ReturnType<typeof standingAt>;
