@@ -8,13 +8,11 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Mend\MendFinder;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
-use Periplus\Core\Flow\Serializer\CheckSerializer;
-use Periplus\Core\Flow\Serializer\MendSerializer;
-use Periplus\Core\Flow\Serializer\NextSerializer;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\ReadChain;
@@ -74,18 +72,19 @@ final class CheckBenchmarkCommand extends Command
         $text = static fn (int $position): ReadChain => Reader::builtIn()->readText(
             new ChainText(self::CHAINS[$position]),
         );
+        $services = CheckServices::load();
         $rates = [
             'read' => self::rate(
-                static fn (int $position) => Reader::builtIn()->read(
+                static fn (int $position) => $services->reader->read(
                     self::CHAINS[$position],
                     $numbering,
                     Stance::Orthodox,
                 ),
             ),
             'check, from text to findings' => self::rate(
-                static fn (int $position) => Check::builtIn()->run(
+                static fn (int $position) => $services->check->run(
                     new ChainInStance(
-                        Reader::builtIn()->read(self::CHAINS[$position], $numbering, Stance::Orthodox)->chain
+                        $services->reader->read(self::CHAINS[$position], $numbering, Stance::Orthodox)->chain
                             ?? throw new \LogicException('A chain of the bench cannot be read.'),
                         Stance::Orthodox,
                     ),
@@ -93,15 +92,15 @@ final class CheckBenchmarkCommand extends Command
                 ),
             ),
             'the same with both mirrors and the document' => self::rate(
-                static fn (int $position) => CheckSerializer::builtIn()->serialize($text($position), $options),
+                static fn (int $position) => $services->checkSerializer->serialize($text($position), $options),
             ),
         ];
         $rates['mends, of verdict and findings'] = self::rate(
-            static fn (int $position) => MendSerializer::builtIn()->serialize($text($position), $options),
+            static fn (int $position) => $services->mendSerializer->serialize($text($position), $options),
             few: true,
         );
         $rates['what comes next'] = self::rate(
-            static fn (int $position) => NextSerializer::builtIn()->serialize($text($position), $options),
+            static fn (int $position) => $services->nextSerializer->serialize($text($position), $options),
             few: true,
         );
         $output->writeln('One core, chains of eight items, a second:');
@@ -133,7 +132,7 @@ final class CheckBenchmarkCommand extends Command
             }
             $result = Check::builtIn()->run(new ChainInStance(Chain::of($items), Stance::Orthodox), $options);
             $start = hrtime(true);
-            $cut += MendFinder::builtIn()->mends($result, $options)->complete ? 0 : 1;
+            $cut += CheckServices::load()->mendFinder->mends($result, $options)->complete ? 0 : 1;
             $times[] = (hrtime(true) - $start) / 1e6;
         }
         $output->writeln(\sprintf(

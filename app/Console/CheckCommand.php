@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Periplus\App\Console;
 
 use Periplus\Core\Balance\Athlete;
+use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckDocument;
-use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -137,7 +137,7 @@ final class CheckCommand extends Command
         try {
             return \is_string($input) ? throw new \DomainException($input) : self::check($chain, $input);
         } catch (\DomainException|\OutOfBoundsException $mistake) {
-            return CheckSerializer::builtIn()->refused(mb_strlen($chain), $mistake->getMessage());
+            return CheckServices::load()->checkSerializer->refused(mb_strlen($chain), $mistake->getMessage());
         }
     }
 
@@ -171,7 +171,7 @@ final class CheckCommand extends Command
             array_filter(explode(',', $given('draw')), static fn (string $size): bool => '' !== $size),
         );
 
-        return CheckSerializer::builtIn()->serialize(
+        return CheckServices::load()->checkSerializer->serialize(
             Reader::builtIn()->readText(new ChainText($chain, $stance, $numbering)),
             $options,
             array_map(

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\App\Console;
 
+use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Rules\RuleRegistry;
-use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Reader;
@@ -100,7 +100,7 @@ final class DocsTables
 
     public static function worked(): string
     {
-        $check = CheckSerializer::builtIn()->serialize(
+        $check = CheckServices::load()->checkSerializer->serialize(
             Reader::builtIn()->readText(new ChainText(self::WORKED)),
             new CheckOptions(BuiltInHouseRules::named('kickboxing')),
         );

@@ -78,6 +78,15 @@ final class DependencyTest
             'Core\Flow\Check',
             'Core\Flow\Level',
         ],
+        'Core\Composition' => [
+            'Core\Technique',
+            'Core\Notation',
+            'Core\Flow\Check',
+            'Core\Flow\Mend',
+            'Core\Flow\Next',
+            'Core\Flow\Generate',
+            'Core\Flow\Serializer',
+        ],
         'Core\Flow\Serializer' => [
             'Core\Technique',
             'Core\Combination',

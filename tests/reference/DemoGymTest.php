@@ -6,9 +6,9 @@ namespace Periplus\Tests\Reference;
 
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
-use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
@@ -75,7 +75,7 @@ final class DemoGymTest extends TestCase
     #[DataProvider('combinations')]
     public function testNotesOfTheDemoGymAreTrue(array $row): void
     {
-        $document = CheckSerializer::builtIn()->serialize(
+        $document = CheckServices::load()->checkSerializer->serialize(
             Reader::builtIn()->readText(new ChainText($row['chain'], Stance::from($row['stance'] ?? 'orthodox'))),
             new CheckOptions(BuiltInHouseRules::named($row['rules'])),
         );
@@ -111,7 +111,7 @@ final class DemoGymTest extends TestCase
     {
         $apart = [0, 0, 0];
         foreach (self::rows() as $row) {
-            $document = CheckSerializer::builtIn()->serialize(
+            $document = CheckServices::load()->checkSerializer->serialize(
                 Reader::builtIn()->readText(new ChainText($row['chain'])),
                 new CheckOptions(BuiltInHouseRules::named($row['rules'])),
             );

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Reference;
 
+use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Flow\Calibration\LabelledChains;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
-use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Reader;
@@ -49,7 +49,7 @@ final class LabelledChainsTest extends TestCase
         array $verdicts,
         array $findings,
     ): void {
-        $document = CheckSerializer::builtIn()->serialize(
+        $document = CheckServices::load()->checkSerializer->serialize(
             Reader::builtIn()->readText(new ChainText($chain)),
             new CheckOptions(BuiltInHouseRules::named($rules)),
         );

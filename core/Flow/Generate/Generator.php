@@ -42,14 +42,6 @@ final readonly class Generator
     {
     }
 
-    public static function builtIn(): self
-    {
-        /** @var self|null $generator */
-        static $generator = null;
-
-        return $generator ??= new self(Catalogue::builtIn(), Check::builtIn());
-    }
-
     /** @param list<string> $known fingerprints of chains that are not wanted again */
     public function generate(GenerationCriteria $criteria, array $known = []): GenerationResult
     {

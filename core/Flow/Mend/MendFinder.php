@@ -48,14 +48,6 @@ final readonly class MendFinder
         $this->model = $check->model;
     }
 
-    public static function builtIn(): self
-    {
-        /** @var self|null $finder */
-        static $finder = null;
-
-        return $finder ??= new self(Catalogue::builtIn(), Check::builtIn());
-    }
-
     public function mends(CheckResult $result, CheckOptions $options): MendResult
     {
         $chain = $result->inStance->chain;

@@ -38,14 +38,6 @@ final readonly class Next
         $this->model = new FlowModel();
     }
 
-    public static function builtIn(): self
-    {
-        /** @var self|null $next */
-        static $next = null;
-
-        return $next ??= new self(Catalogue::builtIn());
-    }
-
     /**
      * @param list<Item> $before the items up to the cursor
      *

@@ -51,14 +51,6 @@ final readonly class CheckSerializer
         $this->parity = new Writer(Numbering::named('parity'));
     }
 
-    public static function builtIn(): self
-    {
-        /** @var self|null $document */
-        static $document = null;
-
-        return $document ??= new self(Reader::builtIn(), Check::builtIn(), Catalogue::builtIn());
-    }
-
     /** @param list<LineSize> $draw the sizes in which the picture is wanted */
     public function serialize(ReadChain $chain, CheckOptions $options, array $draw = []): CheckDocument
     {

@@ -23,11 +23,6 @@ final readonly class GenerationSerializer
     {
     }
 
-    public static function builtIn(): self
-    {
-        return new self(Generator::builtIn());
-    }
-
     /** @param list<string> $known fingerprints of chains that are not wanted again */
     public function serialize(
         GenerationCriteria $criteria,

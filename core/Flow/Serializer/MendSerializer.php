@@ -35,11 +35,6 @@ final readonly class MendSerializer
     {
     }
 
-    public static function builtIn(): self
-    {
-        return new self(Reader::builtIn(), Check::builtIn(), MendFinder::builtIn());
-    }
-
     /** @return MendsDocument nothing in it when the text cannot be read */
     public function serialize(ReadChain $chain, CheckOptions $options): MendsDocument
     {

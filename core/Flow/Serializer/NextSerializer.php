@@ -18,11 +18,6 @@ final readonly class NextSerializer
     {
     }
 
-    public static function builtIn(): self
-    {
-        return new self(Next::builtIn());
-    }
-
     /**
      * @param int|null $caret place in the text, in characters: something is to follow the item there or the last one
      *                        before it; the last item when null

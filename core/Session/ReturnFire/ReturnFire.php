@@ -36,7 +36,7 @@ final readonly class ReturnFire
     public const MAX_COUNTERS = 6;
 
     /** @param list<Row> $rows */
-    public function __construct(private Catalogue $catalogue, private array $rows)
+    public function __construct(private Catalogue $catalogue, private Next $next, private array $rows)
     {
     }
 
@@ -47,7 +47,7 @@ final readonly class ReturnFire
         if (null === $builtIn) {
             /** @var array{rows: list<Row>} $data */
             $data = Data::read('defences');
-            $builtIn = new self(Catalogue::builtIn(), $data['rows']);
+            $builtIn = new self(Catalogue::builtIn(), new Next(Catalogue::builtIn()), $data['rows']);
         }
 
         return $builtIn;
@@ -113,7 +113,7 @@ final readonly class ReturnFire
             );
             $items = [...$inStance->chain->items, ...$moves];
             $counters = array_filter(
-                Next::builtIn()->after($items, $options),
+                $this->next->after($items, $options),
                 static fn (Continuation $next): bool => $next->item instanceof StrikeItem
                     && (null === $limbs || \in_array($next->item->strike->limb, $limbs, true)),
             );

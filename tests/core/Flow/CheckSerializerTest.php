@@ -10,9 +10,9 @@ use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
-use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Flow\Serializer\ItemDocument;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
@@ -45,7 +45,7 @@ final class CheckSerializerTest extends TestCase
             ->then(static function (Chain $chain) use ($validator, $schema): void {
                 foreach (Stance::cases() as $stance) {
                     $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, $stance));
-                    $document = CheckSerializer::builtIn()->serialize(
+                    $document = CheckServices::load()->checkSerializer->serialize(
                         Reader::builtIn()->readText(new ChainText(mb_substr($text, 0, Reader::MAX_LENGTH), $stance)),
                         new CheckOptions(BuiltInHouseRules::named('all-limbs')),
                     );
@@ -66,7 +66,7 @@ final class CheckSerializerTest extends TestCase
             ->forAll(Chains::any())
             ->then(static function (Chain $chain): void {
                 $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, Stance::Orthodox));
-                $document = CheckSerializer::builtIn()->serialize(
+                $document = CheckServices::load()->checkSerializer->serialize(
                     Reader::builtIn()->readText(new ChainText($text)),
                     new CheckOptions(BuiltInHouseRules::named('all-limbs')),
                 );
@@ -90,7 +90,7 @@ final class CheckSerializerTest extends TestCase
     public function testPlacesOfSpokenItemsAreTold(): void
     {
         $text = 'double jab, hard two, fake three';
-        $items = CheckSerializer::builtIn()->serialize(
+        $items = CheckServices::load()->checkSerializer->serialize(
             Reader::builtIn()->readText(new ChainText($text)),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         )->items;
@@ -105,7 +105,7 @@ final class CheckSerializerTest extends TestCase
 
     public function testTheMirrorOfTheMirrorAndTheCarryOfTheCarry(): void
     {
-        $first = CheckSerializer::builtIn()->serialize(
+        $first = CheckServices::load()->checkSerializer->serialize(
             Reader::builtIn()->readText(new ChainText('1 2 3b slip left 2', numbering: Numbering::named('hands'))),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
@@ -117,7 +117,7 @@ final class CheckSerializerTest extends TestCase
         self::assertSame('2 1 4b slip-rear 1', $first->carry->notation);
         self::assertSame('1 2 3b slip-rear 2', $first->carry->text);
 
-        $second = CheckSerializer::builtIn()->serialize(
+        $second = CheckServices::load()->checkSerializer->serialize(
             Reader::builtIn()->readText(new ChainText($first->mirror->words, Stance::Southpaw)),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
@@ -130,7 +130,7 @@ final class CheckSerializerTest extends TestCase
 
     public function testTheOfferIsWrittenInTheAskedNumbering(): void
     {
-        $document = CheckSerializer::builtIn()->serialize(
+        $document = CheckServices::load()->checkSerializer->serialize(
             Reader::builtIn()->readText(new ChainText('1 7', numbering: Numbering::named('body-pairs'))),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
@@ -140,7 +140,7 @@ final class CheckSerializerTest extends TestCase
 
     public function testUnreadableTextHasNoVerdict(): void
     {
-        $document = CheckSerializer::builtIn()->serialize(
+        $document = CheckServices::load()->checkSerializer->serialize(
             Reader::builtIn()->readText(new ChainText('1 2 crss')),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
@@ -160,7 +160,7 @@ final class CheckSerializerTest extends TestCase
     {
         $this->expectException(\OutOfBoundsException::class);
         $this->expectExceptionMessage($sentence);
-        CheckSerializer::builtIn()->serialize(
+        CheckServices::load()->checkSerializer->serialize(
             Reader::builtIn()->readText(new ChainText('1 2', numbering: Numbering::named($numbering))),
             new CheckOptions(BuiltInHouseRules::named($rules)),
         );

@@ -8,9 +8,9 @@ use Eris\Generators;
 use Eris\TestTrait;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
-use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -115,7 +115,7 @@ final class AnyTextTest extends TestCase
         }
         self::assertNotFalse(
             json_encode(
-                CheckSerializer::builtIn()->serialize(
+                CheckServices::load()->checkSerializer->serialize(
                     Reader::builtIn()->readText(new ChainText($text, $stance, $numbering)),
                     new CheckOptions(BuiltInHouseRules::named('all-limbs')),
                 ),

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Periplus\Tests\Core\Session;
 
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Generate\GenerationCriteria;
-use Periplus\Core\Flow\Generate\Generator;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
@@ -322,7 +322,7 @@ final class ComposerTest extends TestCase
             ]);
             foreach ([[Limb::Hand], [Limb::Hand, Limb::Leg]] as $weapons) {
                 foreach (range(2, 6) as $length) {
-                    $made = Generator::builtIn()->generate(
+                    $made = CheckServices::load()->generator->generate(
                         new GenerationCriteria(
                             new CheckOptions(BuiltInHouseRules::named('kickboxing')),
                             $length,

@@ -6,6 +6,7 @@ namespace Periplus\Tests\Core\Flow\Generate;
 
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Check\Finding;
@@ -42,7 +43,7 @@ final class GeneratorTest extends TestCase
                     seed: $seed,
                     count: 4,
                 );
-                $generation = Generator::builtIn()->generate($criteria);
+                $generation = CheckServices::load()->generator->generate($criteria);
                 foreach (null === $generation->bent ? $generation->results : [] as $result) {
                     self::assertFits($result, $criteria);
                     ++$made;
@@ -73,7 +74,7 @@ final class GeneratorTest extends TestCase
         $known = self::keys($criteria);
         $again = array_map(
             static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain,
-            Generator::builtIn()->generate($criteria, $known)->results,
+            CheckServices::load()->generator->generate($criteria, $known)->results,
         );
 
         self::assertNotSame([], $again);
@@ -90,7 +91,7 @@ final class GeneratorTest extends TestCase
         ?int $level,
         string $relax,
     ): void {
-        $generation = Generator::builtIn()->generate(
+        $generation = CheckServices::load()->generator->generate(
             new GenerationCriteria(
                 new CheckOptions(BuiltInHouseRules::named($rules)),
                 $length,
@@ -109,7 +110,7 @@ final class GeneratorTest extends TestCase
     /** Four strikes are too many for level 1: shorter chains are generated, and the answer says so. */
     public function testAWishForALevelIsMetByFewerStrikes(): void
     {
-        $generation = Generator::builtIn()->generate(
+        $generation = CheckServices::load()->generator->generate(
             new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')), 8, level: 1),
         );
 
@@ -133,7 +134,7 @@ final class GeneratorTest extends TestCase
     {
         $oddness = array_map(
             static fn (CheckResult $result): int => Generator::oddness($result->inStance->chain),
-            Generator::builtIn()->generate(
+            CheckServices::load()->generator->generate(
                 new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')), 3, seed: 4),
             )->results,
         );
@@ -200,7 +201,7 @@ final class GeneratorTest extends TestCase
     {
         return array_map(
             static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain,
-            Generator::builtIn()->generate($criteria)->results,
+            CheckServices::load()->generator->generate($criteria)->results,
         );
     }
 }

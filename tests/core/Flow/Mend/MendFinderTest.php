@@ -11,6 +11,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Edit;
 use Periplus\Core\Combination\EditKind;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Mend\EditList;
@@ -62,7 +63,7 @@ final class MendFinderTest extends TestCase
     {
         $partner = new CheckOptions(BuiltInHouseRules::named('kickboxing'), medium: Medium::Partner);
         $result = Check::builtIn()->run(Chains::inStance('1 14l'), $partner);
-        $mends = MendFinder::builtIn()->mends($result, $partner);
+        $mends = CheckServices::load()->mendFinder->mends($result, $partner);
         $byId = [];
         foreach ($result->findings as $place => $finding) {
             $byId[$finding->id] = array_map(self::text(...), $mends->ofFindings[$place] ?? []);
@@ -85,7 +86,8 @@ final class MendFinderTest extends TestCase
     public function testAMendStandsWithTheFindingThatItMends(): void
     {
         $result = self::report('1 14l 2 13 exit', 'kickboxing');
-        $mends = MendFinder::builtIn()->mends($result, new CheckOptions(BuiltInHouseRules::named('kickboxing')));
+        $options = new CheckOptions(BuiltInHouseRules::named('kickboxing'));
+        $mends = CheckServices::load()->mendFinder->mends($result, $options);
         foreach ($result->findings as $place => $finding) {
             if ('kick-on-line' === $finding->id) {
                 self::assertNotSame([], $mends->ofFindings[$place]);
@@ -109,7 +111,7 @@ final class MendFinderTest extends TestCase
             $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options);
             // The same number of places may weigh less: three bands of range are a must, two a should.
             $weight = static fn (CheckResult $of, string $id): int => $of->weights()[$id] ?? 0;
-            foreach (MendFinder::builtIn()->mends($result, $options)->ofFindings as $place => $mends) {
+            foreach (CheckServices::load()->mendFinder->mends($result, $options)->ofFindings as $place => $mends) {
                 foreach ($mends as $mend) {
                     $after = Check::builtIn()->run(new ChainInStance($mend->chain, Stance::Orthodox), $options);
                     $id = $result->findings[$place]->id;
@@ -141,7 +143,7 @@ final class MendFinderTest extends TestCase
             $expected = self::plainly($result, $options);
             self::assertSame(
                 $expected,
-                array_map(self::text(...), MendFinder::builtIn()->mends($result, $options)->ofVerdict),
+                array_map(self::text(...), CheckServices::load()->mendFinder->mends($result, $options)->ofVerdict),
             );
             $found += \count($expected);
         }
@@ -162,7 +164,7 @@ final class MendFinderTest extends TestCase
                 $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options);
                 self::assertSame(
                     self::plainly($result, $options),
-                    array_map(self::text(...), MendFinder::builtIn()->mends($result, $options)->ofVerdict),
+                    array_map(self::text(...), CheckServices::load()->mendFinder->mends($result, $options)->ofVerdict),
                 );
             });
     }
@@ -263,13 +265,13 @@ final class MendFinderTest extends TestCase
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'), tempo: 1.6);
         $report = Check::builtIn()->run(Chains::inStance('14 push 5 3 switch 2 roll-rear 2b 3b 5 4 elbow'), $options);
-        $mends = MendFinder::builtIn()->mends($report, $options);
+        $mends = CheckServices::load()->mendFinder->mends($report, $options);
 
         self::assertFalse($mends->complete);
         self::assertNotSame([], $mends->ofVerdict, 'the best so far');
         self::assertEquals(
             $mends,
-            MendFinder::builtIn()->mends($report, $options),
+            CheckServices::load()->mendFinder->mends($report, $options),
             'counted in steps: the same every time',
         );
         self::assertTrue(self::mends('2 2 exit', 'boxing')->complete);
@@ -277,7 +279,7 @@ final class MendFinderTest extends TestCase
 
     private static function mends(string $chain, string $rules): MendResult
     {
-        return MendFinder::builtIn()->mends(
+        return CheckServices::load()->mendFinder->mends(
             self::report($chain, $rules),
             new CheckOptions(BuiltInHouseRules::named($rules)),
         );

@@ -7,8 +7,8 @@ namespace Periplus\Tests\Core\Flow\Next;
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Flow\Next\Continuation;
-use Periplus\Core\Flow\Next\Next;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
@@ -41,7 +41,7 @@ final class NextTest extends TestCase
 
     public function testWhatTheSportDoesNotLetLandIsNotOffered(): void
     {
-        $boxing = Next::builtIn()->after(
+        $boxing = CheckServices::load()->next->after(
             Chains::read('1 2')->items,
             new CheckOptions(BuiltInHouseRules::named('boxing')),
         );
@@ -73,7 +73,7 @@ final class NextTest extends TestCase
         $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($options, $model): void {
             $before = \array_slice($chain->items, 0, 20);
             $last = 0.0;
-            foreach (Next::builtIn()->after($before, $options) as $next) {
+            foreach (CheckServices::load()->next->after($before, $options) as $next) {
                 $timing = $model->timing(Chain::of([...$before, $next->item]), $options->rules, 0.8);
                 $link = $timing->links[\count($before) - 1];
                 self::assertSame($link->wait, $next->wait);
@@ -88,7 +88,7 @@ final class NextTest extends TestCase
     /** @return list<Continuation> */
     private static function after(string $text): array
     {
-        return Next::builtIn()->after(
+        return CheckServices::load()->next->after(
             '' === $text ? [] : Chains::read($text)->items,
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
