@@ -11,13 +11,21 @@ use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\Finding;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\HouseRules\Ending;
+use Periplus\Core\HouseRules\HandSide;
+use Periplus\Core\HouseRules\HandTiming;
+use Periplus\Core\HouseRules\HardStrikes;
+use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\HouseRules\Schools;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
@@ -109,17 +117,102 @@ final class RulesTest extends TestCase
     #[TestWith(['range-jump', '31 push 14h', []])]
     public function testRuleMatchesAtTheNamedPlaces(string $id, string $chain, array $places): void
     {
-        foreach (RuleRegistry::all() as $rule) {
-            if ($rule->definition()->id === $id) {
-                self::assertSame(
-                    $places,
-                    array_column(self::matchesOf($rule, new RuleExample($chain), 'all-limbs'), 'at'),
-                );
+        self::assertSame(
+            $places,
+            array_column(self::matchesOf(self::rule($id), new RuleExample($chain), 'all-limbs'), 'at'),
+        );
+    }
 
-                return;
-            }
-        }
-        self::fail('There is no rule '.$id);
+    /** The gym sets from where a rule holds: the number that is just reached, and the next. */
+    #[TestWith(['same-side-run', '3b 3 5 3', 4, 5])]
+    #[TestWith(['static-head', '1 2 3 4 3 2', 6, 7])]
+    #[TestWith(['overcommitted', '2 2 2 2', 4, 5])]
+    #[TestWith(['range-jump', '1 31', 2, 3])]
+    #[TestWith(['no-exit', '1 2 3b 2', 4, 5])]
+    public function testARuleHoldsFromItsThresholdOn(string $id, string $chain, int $reached, int $missed): void
+    {
+        self::assertNotSame([], self::matchesFrom($id, $chain, $reached), (string) $reached);
+        self::assertSame([], self::matchesFrom($id, $chain, $missed), (string) $missed);
+    }
+
+    #[TestWith(['bag', '1 2 3 4 3 2 3', false])]
+    #[TestWith(['shadow', '1 2 3 4 3', false])]
+    #[TestWith(['shadow', '1 2 3 4 3 2', true])]
+    #[TestWith(['pads', '1 2 3 4 3 2', true])]
+    #[TestWith(['partner', '1 2', true])]
+    #[TestWith(['partner', '1 2 exit', false])]
+    public function testWhetherAChainHasToEndWithAMoveDependsOnWhatIsHit(
+        string $medium,
+        string $chain,
+        bool $matches,
+    ): void {
+        $example = new RuleExample($chain, Medium::from($medium));
+
+        self::assertSame($matches, [] !== self::matchesOf(self::rule('no-exit'), $example, 'all-limbs'));
+    }
+
+    #[TestWith([Ending::Move, '1 2 3b 2 3 14l', true])]
+    #[TestWith([Ending::Kick, '1 2 3b 2 3 14l', false])]
+    #[TestWith([Ending::Kick, '1 2 3', true])]
+    #[TestWith([Ending::Kick, '1 2 14l exit', false])]
+    #[TestWith([Ending::LeadHand, '1 2 3', false])]
+    #[TestWith([Ending::LeadHand, '1 2', true])]
+    #[TestWith([Ending::Any, '1 2 3b 2 3 2', false])]
+    public function testTheSchoolDecidesHowAChainEnds(Ending $ending, string $chain, bool $matches): void
+    {
+        $example = new RuleExample($chain, schools: new Schools(ending: $ending));
+
+        self::assertSame($matches, [] !== self::matchesOf(self::rule('no-exit'), $example, 'all-limbs'));
+    }
+
+    #[TestWith([HandSide::Any, '1 2 14', false])]
+    #[TestWith([HandSide::Opposite, '1 2 14', true])]
+    #[TestWith([HandSide::Opposite, '1 3 14', false])]
+    #[TestWith([HandSide::Same, '1 2 14', false])]
+    #[TestWith([HandSide::Same, '1 3 14', true])]
+    public function testTheSchoolDecidesWhichHandGoesBeforeAKick(HandSide $side, string $chain, bool $matches): void
+    {
+        $example = new RuleExample($chain, schools: new Schools(handSide: $side));
+
+        self::assertSame($matches, [] !== self::matchesOf(self::rule('hand-before-kick'), $example, 'all-limbs'));
+    }
+
+    #[TestWith([HandTiming::Any, '1 +14h', false])]
+    #[TestWith([HandTiming::Apart, '1 +14h', true])]
+    #[TestWith([HandTiming::Apart, '1 14h', false])]
+    #[TestWith([HandTiming::Together, '1 14h', true])]
+    #[TestWith([HandTiming::Together, '1 +14h', false])]
+    public function testTheSchoolDecidesWhetherHandAndKickLandTogether(
+        HandTiming $timing,
+        string $chain,
+        bool $matches,
+    ): void {
+        $example = new RuleExample($chain, schools: new Schools(handTiming: $timing));
+
+        self::assertSame($matches, [] !== self::matchesOf(self::rule('hand-and-kick'), $example, 'all-limbs'));
+    }
+
+    #[TestWith([HardStrikes::Last, true])]
+    #[TestWith([HardStrikes::Every, false])]
+    public function testAGymThatThrowsEveryStrikeHardIsNotToldToAccelerate(HardStrikes $school, bool $matches): void
+    {
+        $example = new RuleExample('1! 2! 3!', schools: new Schools(hardStrikes: $school));
+
+        self::assertSame($matches, [] !== self::matchesOf(self::rule('all-hard'), $example, 'all-limbs'));
+    }
+
+    #[TestWith(['open', '31', false])]
+    #[TestWith(['youth', '31', true])]
+    #[TestWith(['beginners', '31', true])]
+    #[TestWith(['youth', '(31)', false])]
+    #[TestWith(['youth', '14h', true])]
+    #[TestWith(['youth', '14b', false])]
+    #[TestWith(['beginners', '1 2 3', false])]
+    public function testElbowsAndKicksToTheHeadAreNotForEveryGroup(string $group, string $chain, bool $matches): void
+    {
+        $example = new RuleExample($chain, group: Group::from($group));
+
+        self::assertSame($matches, [] !== self::matchesOf(self::rule('youth-limits'), $example, 'all-limbs'));
     }
 
     public function testSeverityIsAssignedByTheHouseRules(): void
@@ -175,7 +268,28 @@ final class RulesTest extends TestCase
         );
     }
 
-    /** @return list<\Periplus\Core\Flow\Rule\RuleMatch> */
+    private static function rule(string $id): Rule
+    {
+        foreach (RuleRegistry::all() as $rule) {
+            if ($rule->definition()->id === $id) {
+                return $rule;
+            }
+        }
+        self::fail('There is no rule '.$id);
+    }
+
+    /** @return list<RuleMatch> with that threshold */
+    private static function matchesFrom(string $id, string $chain, int $threshold): array
+    {
+        $row = BuiltInHouseRules::named('all-limbs')->jsonSerialize();
+        $options = new CheckOptions(HouseRules::of([...$row, 'thresholds' => [$id => $threshold]]));
+        $inStance = Chains::inStance($chain);
+        $timing = (new FlowModel())->timing($inStance->chain, $options->rules, $options->tempo);
+
+        return iterator_to_array(self::rule($id)->matches(new RuleContext($inStance, $timing, $options)), false);
+    }
+
+    /** @return list<RuleMatch> */
     private static function matchesOf(Rule $rule, RuleExample $example, string $rules): array
     {
         $inStance = Chains::inStance($example->chain);
