@@ -6,7 +6,7 @@ namespace Periplus\Tests\App;
 
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** Courses, reminders, exercises, and generated sessions. */
+/** Courses, and sessions that are generated for them. */
 final class CourseTest extends ApiTestCase
 {
     public function testACourseIsMadeChangedArchivedAndBroughtBack(): void
@@ -45,82 +45,6 @@ final class CourseTest extends ApiTestCase
 
         self::assertSame(422, $answer->status);
         self::assertStringContainsString($sentence, $answer->title());
-    }
-
-    public function testRemindersAreEditedAndTakenBack(): void
-    {
-        $this->signIn('head');
-        $own = [['id' => 'ours-1', 'for' => 'all', 'text' => 'breathe, and smile']];
-        $answer = $this->ask('PUT', '/api/advice/reminders', ['reminders' => $own], ['If-Match' => '"1"']);
-        self::assertSame(200, $answer->status, $answer->raw);
-        self::assertEquals($own, $answer->body['reminders']);
-        self::assertSame(
-            412,
-            $this->ask('PUT', '/api/advice/reminders', ['reminders' => $own], ['If-Match' => '"1"'])->status,
-        );
-        $cues = $this->ask('POST', '/api/plans/check', ['content' => PlanTest::content()])->body['cues'];
-        self::assertIsArray($cues);
-        self::assertContains(['breathe, and smile'], array_column($cues, 'reminders'));
-        $back = $this->ask('PUT', '/api/advice/reminders', ['reminders' => null], ['If-Match' => '"2"']);
-        self::assertIsArray($back->body['reminders']);
-        self::assertGreaterThan(20, \count($back->body['reminders']));
-    }
-
-    public function testAnExerciseOfTheGymCanBePlannedAndOneThatIsGoneIsSaid(): void
-    {
-        $this->signIn('head');
-        $own = [
-            [
-                'id' => 'stairs',
-                'name' => 'Harbour stairs',
-                'for' => ['warm-up'],
-                'does' => 'warms',
-                'seconds' => 60,
-                'count' => null,
-                'easier' => 'walking',
-                'caution' => 'wet steps',
-            ],
-        ];
-        self::assertSame(
-            200,
-            $this->ask('PUT', '/api/advice/exercises', ['exercises' => $own], ['If-Match' => '"1"'])->status,
-        );
-        $texts = fn (string $exercise): array => $this->ask('POST', '/api/plans/check', [
-            'content' => [
-                'blocks' => [
-                    [
-                        'kind' => 'warm-up',
-                        'rounds' => [
-                            [
-                                'seconds' => 60,
-                                'sets' => [['drill' => 'exercise', 'parameters' => ['exercise' => $exercise]]],
-                            ],
-                        ],
-                    ],
-                ],
-            ],
-        ])->body;
-        $cues = $texts('stairs')['cues'];
-        self::assertIsArray($cues);
-        self::assertContains('Harbour stairs', array_column($cues, 'text'));
-        $problems = $texts('jogging')['problems'];
-        self::assertIsArray($problems);
-        self::assertStringContainsString('The gym has no exercise', json_encode($problems, \JSON_THROW_ON_ERROR));
-    }
-
-    /** @param list<mixed> $rows */
-    #[TestWith([[['id' => 'a', 'for' => 'hats', 'text' => 'chin down']]])]
-    #[TestWith([[['id' => 'a', 'for' => 'all', 'text' => '']]])]
-    #[TestWith([[]])]
-    #[TestWith([[['id' => 'a', 'for' => 'all', 'text' => 'one'], ['id' => 'a', 'for' => 'all', 'text' => 'two']]])]
-    public function testRemindersThatCannotBeAreRefused(array $rows): void
-    {
-        $this->signIn('head');
-
-        self::assertSame(
-            422,
-            $this->ask('PUT', '/api/advice/reminders', ['reminders' => $rows], ['If-Match' => '"1"'])->status,
-        );
     }
 
     public function testASessionInOnePressComesFromTheLibraryAndSaysWhy(): void
