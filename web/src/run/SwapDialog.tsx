@@ -2,7 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex, Input, Select } from "antd";
 import { useState } from "react";
-import type { Programme, RunCommand } from "../api/client";
+import type { CombinationRow, Programme, RunCommand } from "../api/client";
 import { useLibrary } from "../library/useLibrary";
 import { Dialog } from "../ui/Dialog";
 import { useDebounced } from "../ui/useDebounced";
@@ -70,15 +70,7 @@ export function SwapDialog({
             placeholder={t`a chain, or words to find one`}
             onChange={(event) => setTyped(event.target.value)}
           />
-          <Flex component="ul" vertical gap="small" className="swap-rows">
-            {found.map((row) => (
-              <li key={row.id}>
-                <Button block onClick={() => swap(row.text, row.id)}>
-                  <b>{row.text}</b> <span className="small">{row.name}</span>
-                </Button>
-              </li>
-            ))}
-          </Flex>
+          <FoundRows rows={found} onTake={(row) => swap(row.text, row.id)} />
           <Button htmlType="submit" disabled={typed.trim() === ""}>
             <Trans>Use the text</Trans>
           </Button>
@@ -89,5 +81,20 @@ export function SwapDialog({
         </p>
       )}
     </Dialog>
+  );
+}
+
+/** Combinations of the library, each a press. */
+function FoundRows({ rows, onTake }: { rows: CombinationRow[]; onTake: (row: CombinationRow) => void }) {
+  return (
+    <Flex component="ul" vertical gap="small" className="swap-rows">
+      {rows.map((row) => (
+        <li key={row.id}>
+          <Button block onClick={() => onTake(row)}>
+            <b>{row.text}</b> <span className="small">{row.name}</span>
+          </Button>
+        </li>
+      ))}
+    </Flex>
   );
 }

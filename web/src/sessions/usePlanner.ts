@@ -74,6 +74,43 @@ export function usePlanCheck(content: PlanContent) {
   return { document: data ?? null, error, old: now !== settled || isPlaceholderData || isFetching };
 }
 
+/** The browser asks before a page with unsaved changes is closed; another page of the gym saves them first. */
+function useLeaving(unsaved: boolean, onLeave: () => void): void {
+  useEffect(() => {
+    if (!unsaved) {
+      return;
+    }
+    const stay = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener("beforeunload", stay);
+    return () => window.removeEventListener("beforeunload", stay);
+  }, [unsaved]);
+  const leaving = useRef(onLeave);
+  leaving.current = onLeave;
+  useEffect(() => () => leaving.current(), []);
+}
+
+/** Reports that the plan is open here, and returns the names of the others who have it open. */
+function usePresence(id: number, onVersion: (version: number) => Promise<void>): string[] {
+  const [others, setOthers] = useState<string[]>([]);
+  const told = useRef(onVersion);
+  told.current = onVersion;
+  useEffect(() => {
+    const look = async () => {
+      try {
+        const here = await answered(api.POST("/api/plans/{id}/presence", { params: { path: { id } } }));
+        setOthers(here.others);
+        await told.current(here.version);
+      } catch {
+        // The frame reports that the server is unreachable.
+      }
+    };
+    void look();
+    const timer = setInterval(() => void look(), PRESENCE_INTERVAL_MS);
+    return () => clearInterval(timer);
+  }, [id]);
+  return others;
+}
+
 /**
  * A plan with undo that saves itself, but never over another coach's changes: then it keeps its own state until the
  * coach has chosen.
@@ -91,7 +128,6 @@ export function usePlanner(plan: Plan) {
   const [base, setBase] = useState(() => ({ version: found?.plan.version ?? plan.version, draft: draftOf(plan) }));
   const [saving, setSaving] = useState<Saving>("saved");
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [others, setOthers] = useState<string[]>([]);
   const busy = useRef(false);
   const draft = history.now;
   const unsaved = !same(draft, base.draft);
@@ -159,25 +195,11 @@ export function usePlanner(plan: Plan) {
     }
   }, [text, unsaved, base.version]);
 
-  // The browser asks before leaving within the pause.
-  useEffect(() => {
-    if (!unsaved) {
-      return;
+  useLeaving(unsaved, () => {
+    if (!same(newest.current.draft, newest.current.base.draft)) {
+      void save();
     }
-    const stay = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener("beforeunload", stay);
-    return () => window.removeEventListener("beforeunload", stay);
-  }, [unsaved]);
-  const leaving = useRef(save);
-  leaving.current = save;
-  useEffect(
-    () => () => {
-      if (!same(newest.current.draft, newest.current.base.draft)) {
-        void leaving.current();
-      }
-    },
-    [],
-  );
+  });
 
   const { change } = history;
   /** Takes another coach's version; undo brings the own one back. */
@@ -195,24 +217,13 @@ export function usePlanner(plan: Plan) {
     await save(theirs.version);
   }, [plan.id, save]);
 
-  useEffect(() => {
-    const look = async () => {
-      try {
-        const here = await answered(api.POST("/api/plans/{id}/presence", { params: { path: { id: plan.id } } }));
-        setOthers(here.others);
-        const { base: from, draft: mine } = newest.current;
-        if (here.version > from.version && same(mine, from.draft) && !busy.current) {
-          const theirs = await takeTheirs();
-          notice.done(t`${theirs.editor.name} changed this session; you see it as it is now.`);
-        }
-      } catch {
-        // The frame reports that the server is unreachable.
-      }
-    };
-    void look();
-    const timer = setInterval(() => void look(), PRESENCE_INTERVAL_MS);
-    return () => clearInterval(timer);
-  }, [plan.id, takeTheirs, notice]);
+  const others = usePresence(plan.id, async (version) => {
+    const { base: from, draft: mine } = newest.current;
+    if (version > from.version && same(mine, from.draft) && !busy.current) {
+      const theirs = await takeTheirs();
+      notice.done(t`${theirs.editor.name} changed this session; you see it as it is now.`);
+    }
+  });
 
   return { ...history, draft, version: base.version, saving, trouble, others, save, takeTheirs, keepMine };
 }
