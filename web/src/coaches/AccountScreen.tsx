@@ -118,7 +118,7 @@ function PasswordForm() {
       <h2>
         <Trans>Password</Trans>
       </h2>
-      <Flex component="form" vertical gap="small" className="stack" onSubmit={submit}>
+      <Flex component="form" vertical gap="small" className="form-narrow" onSubmit={submit}>
         <label htmlFor="current">
           <Trans>Current password</Trans>
         </label>

@@ -82,7 +82,7 @@ function JoinForm({ token, link }: FormProps) {
     accept.mutate();
   };
   return (
-    <Flex component="form" vertical gap="small" className="stack" onSubmit={submit}>
+    <Flex component="form" vertical gap="small" className="form-narrow" onSubmit={submit}>
       {invite && (
         <>
           <label htmlFor="name">

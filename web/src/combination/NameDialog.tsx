@@ -43,7 +43,7 @@ export function NameDialog({
   };
   return (
     <Dialog open={isOpen} onClose={onClose} title={t`Rename and tag`}>
-      <Flex component="form" vertical gap="small" className="stack" onSubmit={submit}>
+      <Flex component="form" vertical gap="small" className="form-narrow" onSubmit={submit}>
         <label htmlFor="combination-name">
           <Trans>Name</Trans>
         </label>

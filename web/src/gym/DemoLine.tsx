@@ -27,7 +27,7 @@ export default function DemoLine() {
         <Trans>Start your own gym</Trans>
       </button>
       <Dialog open={isOpen} onClose={() => setOpen(false)} title={t`Start your own gym`}>
-        <Flex component="form" vertical gap="small" className="stack" onSubmit={start}>
+        <Flex component="form" vertical gap="small" className="form-narrow" onSubmit={start}>
           <p>
             <Trans>
               Your gym takes the place of the demo: an empty library, no accounts but yours. A backup of the demo is

@@ -20,7 +20,7 @@ interface Props {
 /** The fields for the gym's name, time zone and start of the week. */
 export function GymFields({ gym, draft, onChange }: Props) {
   return (
-    <Flex vertical gap="small" className="stack">
+    <Flex vertical gap="small" className="form-narrow">
       <label htmlFor="gym-name">
         <Trans>Name of the gym</Trans>
       </label>

@@ -10,7 +10,7 @@ export const UNDECIDED: Training = { rules: "boxing", media: ["bag", "pads"], gr
 /** The fields for rules, media and groups. */
 export function TrainingFields({ training, onChange }: { training: Training; onChange: (training: Training) => void }) {
   return (
-    <Flex vertical gap="small" className="stack">
+    <Flex vertical gap="small" className="form-narrow">
       <span id="training-rules">
         <Trans>Rules</Trans>
       </span>

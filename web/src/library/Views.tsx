@@ -100,7 +100,7 @@ function SaveView({ address, isOpen, onClose }: { address: string; isOpen: boole
   };
   return (
     <Dialog open={isOpen} onClose={onClose} title={t`Save view`}>
-      <Flex component="form" vertical gap="small" className="stack" onSubmit={submit}>
+      <Flex component="form" vertical gap="small" className="form-narrow" onSubmit={submit}>
         <label htmlFor="view-name">
           <Trans>Name</Trans>
         </label>

@@ -127,7 +127,7 @@ function EntryNotices({ entry, correction }: { entry: LogEntry; correction: Corr
 function About({ entry, correction }: { entry: LogEntry; correction: Correction }) {
   const { draft, change } = correction;
   return (
-    <Flex component="section" vertical gap="small" className="panel block stack" aria-label={t`About it`}>
+    <Flex component="section" vertical gap="small" className="panel block form-narrow" aria-label={t`About it`}>
       <EntryFields draft={draft} onChange={change} />
       <div className="log-entry-note">
         <span>

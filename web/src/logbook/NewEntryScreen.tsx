@@ -30,7 +30,7 @@ export default function NewEntryScreen() {
         </p>
       )}
       <div className="log-entry-grid">
-        <Flex component="section" vertical gap="small" className="panel block stack" aria-label={t`About it`}>
+        <Flex component="section" vertical gap="small" className="panel block form-narrow" aria-label={t`About it`}>
           <EntryFields draft={draft} onChange={change} />
           <div className="log-entry-note">
             <span>

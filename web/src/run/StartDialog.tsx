@@ -48,7 +48,7 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
         </Button>
       }
     >
-      <Flex vertical gap="small" className="stack">
+      <Flex vertical gap="small" className="form-narrow">
         {!plan && <TimerFields timer={timer} onChange={setTimer} />}
         <WallChoice walls={walls} chosen={on} onChoose={setChosen} />
         {taken.length > 0 && (

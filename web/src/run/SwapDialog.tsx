@@ -49,7 +49,7 @@ export function SwapDialog({
           component="form"
           vertical
           gap="small"
-          className="stack"
+          className="form-narrow"
           onSubmit={(event) => {
             event.preventDefault();
             if (typed.trim() !== "") {
