@@ -30,6 +30,23 @@ export function newRound(seconds = 180, rest = 60): PlanRound {
   };
 }
 
+/** Writes out what a plan leaves open that was kept in this browser by an earlier version. */
+export function writtenOut(content: PlanContent): PlanContent {
+  const set = (one: PlanSet): PlanSet => ({ ...newSet(), ...one });
+  return {
+    ...content,
+    blocks: (content.blocks ?? []).map((block) => ({
+      ...block,
+      rounds: (block.rounds ?? []).map((round) => ({
+        ...newRound(0, 0),
+        ...round,
+        sets: (round.sets ?? []).map(set),
+        tracks: (round.tracks ?? []).map((lane) => ({ ...lane, ...(lane.sets && { sets: lane.sets.map(set) }) })),
+      })),
+    })),
+  };
+}
+
 /** Returns the sets at that position: those of a track where it has its own, otherwise those of everybody. */
 export function setsAt(content: PlanContent, place: Place): PlanSet[] {
   const round = content.blocks[place.block]?.rounds[place.round ?? -1];

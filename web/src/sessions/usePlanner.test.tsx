@@ -6,6 +6,7 @@ import type { Plan } from "../api/client";
 import { serve } from "../testing/page";
 import { planOf } from "../testing/plan";
 import { Messages } from "../ui/Messages";
+import { newRound, newSet } from "./plan";
 import { usePlanCheck, usePlanner } from "./usePlanner";
 
 afterEach(() => {
@@ -107,6 +108,22 @@ test("what was changed without a connection is there when the session is opened 
   await waitFor(() => expect(server.writes).toEqual(["Offline"]), { timeout: 4000 });
   await waitFor(() => expect(again.current.saving).toBe("saved"));
   expect(localStorage.length).toBe(0);
+});
+
+test("what an earlier version of the page kept is there, with what it left open written out", () => {
+  const content = { rules: "boxing", blocks: [{ kind: "rounds", name: "", rounds: [{ seconds: 60, sets: [{}] }] }] };
+  const { content: _, ...plan } = stored(1, "First");
+  localStorage.setItem(
+    "periplus.kept.0.plan 5",
+    JSON.stringify({ plan: { ...plan, content: {} }, draft: { name: "Kept", content } }),
+  );
+  gym(stored(1, "First"));
+  const hook = planner(stored(1, "First"));
+  expect(hook.current.draft.name).toBe("Kept");
+  expect(hook.current.draft.content.blocks[0]?.rounds[0]).toEqual({
+    ...newRound(60, 0),
+    sets: [newSet()],
+  });
 });
 
 test("what was kept of an older version is not put over what somebody else has saved since", async () => {

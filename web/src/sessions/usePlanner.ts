@@ -1,13 +1,14 @@
 import { t } from "@lingui/core/macro";
 import { keepPreviousData, useQueryClient } from "@tanstack/react-query";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { again, answered, api, ifMatch, type Plan, Refusal, refusal, server } from "../api/client";
 import { refresh } from "../api/keys";
 import type { PlanContent } from "../api/schema";
 import { useDebounced } from "../ui/useDebounced";
 import { useHistory } from "../ui/useHistory";
-import { useKept } from "../ui/useKept";
+import { type Kept, useKept } from "../ui/useKept";
 import { useNotice } from "../ui/useNotice";
+import { writtenOut } from "./plan";
 
 /** The parts of a session that a coach writes. */
 export interface Draft {
@@ -40,7 +41,24 @@ export interface KeptPlan {
   draft: Draft;
 }
 
-export const useKeptPlan = (id: number) => useKept<KeptPlan>(`plan ${id}`);
+const withContentWrittenOut = <T extends { content: PlanContent }>(one: T): T => ({
+  ...one,
+  content: writtenOut(one.content),
+});
+
+export function useKeptPlan(id: number): Kept<KeptPlan> {
+  const kept = useKept<KeptPlan>(`plan ${id}`);
+  return useMemo(
+    () => ({
+      ...kept,
+      read: () => {
+        const found = kept.read();
+        return found && { plan: withContentWrittenOut(found.plan), draft: withContentWrittenOut(found.draft) };
+      },
+    }),
+    [kept],
+  );
+}
 
 /** Returns the stored plan; null when it is unreachable. */
 const plainPlan = (id: number) => answered(api.GET("/api/plans/{id}", { params: { path: { id } } })).catch(() => null);
