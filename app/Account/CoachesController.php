@@ -42,7 +42,9 @@ final readonly class CoachesController
     {
         $coaches = $this->accounts->findBy([], ['name' => 'ASC']);
 
-        return new JsonResponse(['coaches' => array_map(self::coach(...), $coaches)]);
+        return new JsonResponse([
+            'coaches' => array_map(static fn (User $coach): ShownCoach => new ShownCoach($coach), $coaches),
+        ]);
     }
 
     #[Route('/api/invitations', methods: 'POST')]
@@ -131,7 +133,7 @@ final readonly class CoachesController
             return $coach;
         });
 
-        return new JsonResponse(self::coach($coach));
+        return new JsonResponse(new ShownCoach($coach));
     }
 
     /** Returns what a link is for; knowing its token is enough to ask. */
@@ -197,18 +199,5 @@ final readonly class CoachesController
     private function get(int $id): User
     {
         return $this->accounts->find($id) ?? throw new NotFound(t('There is no such coach.'));
-    }
-
-    /** @return array<string, mixed> */
-    private static function coach(User $user): array
-    {
-        return [
-            'id' => $user->id(),
-            'name' => $user->name(),
-            'email' => $user->getUserIdentifier(),
-            'role' => $user->role()->word(),
-            'active' => $user->isActive(),
-            'lastSignIn' => $user->lastSignIn()?->format(\DATE_ATOM),
-        ];
     }
 }

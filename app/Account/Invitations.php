@@ -137,26 +137,18 @@ final class Invitations extends ServiceEntityRepository
         $this->end('i.maker = :which', $maker->id(), InvitationEnding::Maker);
     }
 
-    /**
-     * @return array{
-     *     kind: InvitationKind,
-     *     role: string,
-     *     name: string|null,
-     *     email: string|null,
-     *     gym: string,
-     * } what the link is for
-     */
-    public function look(#[\SensitiveParameter] string $token): array
+    /** Returns what the link is for. */
+    public function look(#[\SensitiveParameter] string $token): InvitationPreview
     {
         $link = $this->withToken($token);
 
-        return [
-            'kind' => $link->kind(),
-            'role' => $link->role()->word(),
-            'name' => $link->user()?->name(),
-            'email' => $link->user()?->getUserIdentifier(),
-            'gym' => $this->gyms->get()->name(),
-        ];
+        return new InvitationPreview(
+            $link->kind(),
+            $link->role()->word(),
+            $link->user()?->name(),
+            $link->user()?->getUserIdentifier(),
+            $this->gyms->get()->name(),
+        );
     }
 
     /** Creates the account or sets the password, and uses up the link. */

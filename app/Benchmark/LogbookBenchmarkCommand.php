@@ -27,7 +27,7 @@ final class LogbookBenchmarkCommand extends Command
         $library = $client->ask('/api/combinations?sort=length&direction=down&rules=boxing&size=1');
         $goal = $library['combinations'][0]['id'];
         $all = 'from='.(new \DateTimeImmutable('-10 years'))->format('Y-m-d');
-        $empty = $this->time($client, '/api/ping')[0];
+        $empty = $this->time($client, '/api/ping')->median;
         $output->writeln(\sprintf('  %-46s median %6s  slowest %6s  ms   times an empty route', '', '', ''));
         $paths = [
             'an empty route' => '/api/ping',
@@ -47,22 +47,26 @@ final class LogbookBenchmarkCommand extends Command
             'library, not drilled for four weeks' => '/api/combinations?q='.rawurlencode('not drilled 4 weeks'),
         ];
         foreach ($paths as $what => $path) {
-            [$median, $slowest] = $this->time($client, $path);
-            $output->writeln(\sprintf('  %-46s %13.1f  %14.1f  %20.1f', $what, $median, $slowest, $median / $empty));
+            $timing = $this->time($client, $path);
+            $output->writeln(\sprintf(
+                '  %-46s %13.1f  %14.1f  %20.1f',
+                $what,
+                $timing->median,
+                $timing->slowest,
+                $timing->median / $empty,
+            ));
         }
 
         return Command::SUCCESS;
     }
 
-    /** @return array{float, float} median and slowest in ms */
-    private function time(BenchmarkClient $client, string $path): array
+    private function time(BenchmarkClient $client, string $path): Timing
     {
         $times = [];
         for ($round = 0; $round < self::ROUNDS; ++$round) {
             $times[] = $client->time($path, null);
         }
-        sort($times);
 
-        return [$times[intdiv(self::ROUNDS, 2)], $times[self::ROUNDS - 1]];
+        return new Timing($times);
     }
 }

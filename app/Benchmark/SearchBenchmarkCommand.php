@@ -79,24 +79,24 @@ final class SearchBenchmarkCommand extends Command
             'search, asked again' => $this->measure($client, $searches),
             'what is there already' => $this->measure($client, self::CHAINS, similar: true),
             'a session in one press' => $this->compose($client),
-        ] as $what => [$median, $slowest]) {
-            $output->writeln(\sprintf('  %-46s %13.1f  %14.1f', $what, $median, $slowest));
+        ] as $what => $timing) {
+            $output->writeln(\sprintf('  %-46s %13.1f  %14.1f', $what, $timing->median, $timing->slowest));
         }
 
         return Command::SUCCESS;
     }
 
     /**
-     * @param list<string> $asked addresses, or chains
+     * Measures the median of each.
      *
-     * @return array{float, float} median and slowest in ms, of the median of each
+     * @param list<string> $asked addresses, or chains
      */
     private function measure(
         BenchmarkClient $client,
         array $asked,
         bool $afterWrite = false,
         bool $similar = false,
-    ): array {
+    ): Timing {
         $medians = [];
         foreach ($asked as $what) {
             $times = [];
@@ -108,16 +108,14 @@ final class SearchBenchmarkCommand extends Command
                     ? $client->time('/api/check', ['text' => $what, 'with' => ['similar']])
                     : $client->time($what, null);
             }
-            sort($times);
-            $medians[] = $times[intdiv(self::ROUNDS, 2)];
+            $medians[] = (new Timing($times))->median;
         }
-        sort($medians);
 
-        return [$medians[intdiv(\count($medians), 2)], $medians[\count($medians) - 1]];
+        return new Timing($medians);
     }
 
-    /** @return array{float, float} median and slowest in ms, each with another seed */
-    private function compose(BenchmarkClient $client): array
+    /** Measures sessions, each with another seed. */
+    private function compose(BenchmarkClient $client): Timing
     {
         /** @var array{courses: list<array{id: int}>} $list */
         $list = $client->ask('/api/courses');
@@ -139,9 +137,8 @@ final class SearchBenchmarkCommand extends Command
                 }
             }
         }
-        sort($times);
 
-        return [$times[intdiv(\count($times), 2)] ?? 0.0, [] === $times ? 0.0 : max($times)];
+        return new Timing($times);
     }
 
     /** Archives and restores a combination, which invalidates the cached search results. */

@@ -6,6 +6,7 @@ namespace Periplus\App\Card;
 
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
+use Periplus\App\Store\Instant;
 
 /** A card with combinations to take home. Of the athlete it stores only the stance. */
 #[ORM\Entity(repositoryClass: Cards::class)]
@@ -62,20 +63,19 @@ class Card implements \JsonSerializable
         $this->revokedAt ??= $now;
     }
 
-    /** @return array<string, mixed> as coaches see it */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): ShownCard
     {
-        return [
-            'id' => $this->id(),
-            'key' => $this->key,
-            'name' => $this->name,
-            'stance' => $this->content->stance,
-            'numbering' => $this->content->numbering,
-            'group' => $this->content->group,
-            'combinations' => array_column($this->content->combinations, 'name'),
-            'creator' => $this->creator->name(),
-            'createdAt' => $this->createdAt->format(\DATE_ATOM),
-            'revokedAt' => $this->revokedAt?->format(\DATE_ATOM),
-        ];
+        return new ShownCard(
+            id: $this->id(),
+            key: $this->key,
+            name: $this->name,
+            stance: $this->content->stance,
+            numbering: $this->content->numbering,
+            group: $this->content->group,
+            combinations: array_column($this->content->combinations, 'name'),
+            creator: $this->creator->name(),
+            createdAt: new Instant($this->createdAt),
+            revokedAt: Instant::ofNullable($this->revokedAt),
+        );
     }
 }

@@ -143,7 +143,7 @@ final readonly class ExchangeController
     {
         $stays = $this->imports->undo($id, $user);
 
-        return new JsonResponse([...$this->imports->state($id), 'stays' => $stays]);
+        return new JsonResponse([...(array) $this->imports->state($id), 'stays' => $stays]);
     }
 
     #[Route('/api/imports/{id<\d{1,9}>}/advance', methods: 'POST')]

@@ -246,16 +246,7 @@ final readonly class ImportRuns
         });
     }
 
-    /**
-     * @return array{
-     *     id: int,
-     *     state: ImportState,
-     *     total: int,
-     *     done: int,
-     *     counts: object,
-     * } counted by kind is what was read so far
-     */
-    public function state(int $id): array
+    public function state(int $id): ImportProgress
     {
         $import = $this->get($id);
         /** @var list<array{kind: LineKind, times: int}> $rows */
@@ -273,13 +264,7 @@ final readonly class ImportRuns
             $counts[$row['kind']->value] = $row['times'];
         }
 
-        return [
-            'id' => $id,
-            'state' => $import->state(),
-            'total' => $import->total(),
-            'done' => $import->done(),
-            'counts' => (object) $counts,
-        ];
+        return new ImportProgress($id, $import->state(), $import->total(), $import->done(), (object) $counts);
     }
 
     /**

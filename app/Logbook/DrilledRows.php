@@ -98,10 +98,8 @@ final readonly class DrilledRows
      * Returns the work that a coach enters by hand: each combination repeated for so many minutes, as in a plan.
      *
      * @param list<array{combination: int, minutes: float|int, stance?: string}> $said
-     *
-     * @return array{list<Drilled>, int} with the work in ms
      */
-    public function byHand(array $said, ?Course $course): array
+    public function byHand(array $said, ?Course $course): WorkByHand
     {
         $found = [];
         foreach ($this->combinations->summaries(array_column($said, 'combination')) as $summary) {
@@ -146,7 +144,10 @@ final readonly class DrilledRows
         $programme = ProgrammeBuilder::build($plan, $reader->advice);
         $whole = Coverage::whole($programme);
 
-        return [DrilledCounter::drilled($programme, $whole), DrilledCounter::workMs($programme, $whole)];
+        return new WorkByHand(
+            DrilledCounter::drilled($programme, $whole),
+            DrilledCounter::workMs($programme, $whole),
+        );
     }
 
     private function drilled(DrilledRow $row): Drilled

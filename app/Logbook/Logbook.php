@@ -67,15 +67,15 @@ final readonly class Logbook
         }
         $this->entries->quota()->require();
         $course = $this->course($request);
-        [$drilled, $workMs] = $this->rows->byHand($request->combinations ?? [], $course);
+        $work = $this->rows->byHand($request->combinations ?? [], $course);
         $draft = $this->draft(
             $request,
             $editor,
             $course,
             $course?->name() ?? t('Session'),
-            $workMs,
-            $workMs,
-            $this->rows->rows($drilled),
+            $work->ms,
+            $work->ms,
+            $this->rows->rows($work->drilled),
         );
 
         return $this->once->store(
@@ -173,8 +173,8 @@ final readonly class Logbook
         $course = $this->course($request);
         [$rows, $lengthMs, $workMs] = [$before->drilled(), $before->lengthMs(), $before->workMs()];
         if (null !== $request->combinations && null === $before->run()) {
-            [$drilled, $workMs] = $this->rows->byHand($request->combinations, $course);
-            [$rows, $lengthMs] = [$this->rows->rows($drilled), $workMs];
+            $work = $this->rows->byHand($request->combinations, $course);
+            [$rows, $lengthMs, $workMs] = [$this->rows->rows($work->drilled), $work->ms, $work->ms];
         }
         $draft = $this->draft($request, $editor, $course, $before->name(), $lengthMs, $workMs, $rows);
 

@@ -56,11 +56,11 @@ final readonly class LogbookFill
                     ],
                     range(0, self::COMBINATIONS_PER_ENTRY - 1),
                 );
-                [$one, $work] = $this->rows->byHand($said, $course);
-                $rows = $this->rows->rows($one);
+                $byHand = $this->rows->byHand($said, $course);
+                $rows = $this->rows->rows($byHand->drilled);
                 $sessions[] = [
                     'course' => $course->id(),
-                    'work' => $work,
+                    'work' => $byHand->ms,
                     'rows' => $rows,
                     'figures' => json_encode(
                         $this->rows->figures($rows, new \Periplus\Core\Session\Log\Attendance(9, 3)),

@@ -52,12 +52,11 @@ final readonly class StateFolder
         return 1 === preg_match(self::BACKUP, $name) && is_file($path) ? $path : null;
     }
 
-    /** @return array{free: int, total: int} bytes of the disk that the gym is kept on */
-    public function disk(): array
+    public function disk(): Disk
     {
         $folder = is_dir($this->folder) ? $this->folder : sys_get_temp_dir();
 
-        return ['free' => (int) disk_free_space($folder), 'total' => (int) disk_total_space($folder)];
+        return new Disk((int) disk_free_space($folder), (int) disk_total_space($folder));
     }
 
     /**

@@ -64,7 +64,7 @@ final readonly class StatusController
             'php' => \PHP_VERSION,
             'database' => ['version' => $connection->getServerVersion(), 'bytes' => $this->databaseBytes()],
             'disk' => $disk,
-            'diskIsNearlyFull' => $disk['free'] < max(self::MIN_DISK_BYTES, $disk['total'] * self::MIN_DISK_SHARE),
+            'diskIsNearlyFull' => $disk->free < max(self::MIN_DISK_BYTES, $disk->total * self::MIN_DISK_SHARE),
             'backups' => $backups,
             'backupIsOld' => null === $last || $last->madeAt->time < new \DateTimeImmutable(self::MAX_BACKUP_AGE),
             'certificateEnd' => '' === $this->certificateEnd ? null : $this->certificateEnd,

@@ -7,6 +7,7 @@ namespace Periplus\App\Measure;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 use Periplus\App\Combination\Combination;
+use Periplus\App\Store\Instant;
 use Periplus\Core\Measure\LinkMeasurement;
 use Periplus\Core\Measure\MeasuredLink;
 use Periplus\Core\Measure\MeasuredVerdict;
@@ -116,19 +117,18 @@ class KeptMeasurement implements \JsonSerializable
         $this->removedAt = null;
     }
 
-    /** @return array<string, mixed> */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): ShownMeasurement
     {
-        return [
-            'id' => $this->id(),
-            'combination' => $this->combination(),
-            'method' => $this->method,
-            'pace' => $this->pace,
-            'links' => $this->links,
-            'taps' => $this->taps,
-            'coach' => $this->coach->name(),
-            'createdAt' => $this->createdAt->format(\DATE_ATOM),
-            'removed' => null !== $this->removedAt,
-        ];
+        return new ShownMeasurement(
+            id: $this->id(),
+            combination: $this->combination(),
+            method: $this->method,
+            pace: $this->pace,
+            links: $this->links(),
+            taps: $this->taps,
+            coach: $this->coach->name(),
+            createdAt: new Instant($this->createdAt),
+            removed: null !== $this->removedAt,
+        );
     }
 }

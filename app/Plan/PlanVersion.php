@@ -7,6 +7,7 @@ namespace Periplus\App\Plan;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 use Periplus\App\Course\Course;
+use Periplus\App\Store\Instant;
 
 /**
  * An earlier state of a plan. Because the planner saves while one edits, saves of one coach within minutes make one
@@ -97,17 +98,16 @@ class PlanVersion implements \JsonSerializable
             && $this->createdAt > $now->modify('-'.self::SAME_VERSION_SECONDS.' seconds');
     }
 
-    /** @return array<string, mixed> */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): ShownVersion
     {
-        return [
-            'version' => $this->version,
-            'change' => $this->change,
-            'name' => $this->content['name'],
-            'lengthMs' => $this->content['length_ms'],
-            'problems' => $this->content['problems'],
-            'editor' => ['id' => $this->editor->id(), 'name' => $this->editor->name()],
-            'createdAt' => $this->createdAt->format(\DATE_ATOM),
-        ];
+        return new ShownVersion(
+            version: $this->version,
+            change: $this->change,
+            name: $this->content['name'],
+            lengthMs: $this->content['length_ms'],
+            problems: $this->content['problems'],
+            editor: $this->editor->person(),
+            createdAt: new Instant($this->createdAt),
+        );
     }
 }

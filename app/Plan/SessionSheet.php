@@ -279,19 +279,7 @@ final readonly class SessionSheet
                     }
                 }
             }
-            $seconds = (new SessionPlan(
-                name: '',
-                minutes: null,
-                rules: $session->rules,
-                group: $session->group,
-                medium: $session->medium,
-                level: $session->level,
-                tempo: $session->tempo,
-                seed: $session->seed,
-                numbering: $session->numbering,
-                tracks: $session->tracks,
-                blocks: [$block],
-            ))->seconds();
+            $seconds = $session->withBlocks([$block])->seconds();
             $lines[] = [true, $block->name.', '.Duration::inWords($seconds)];
             foreach ($seen as $text) {
                 $lines[] = [false, $text];

@@ -41,15 +41,8 @@ class SavedView implements \JsonSerializable
         return $this->owner->id() === $user->id() || ($this->shared && $user->may(Permission::EditLibrary));
     }
 
-    /** @return array<string, mixed> */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): ShownView
     {
-        return [
-            'id' => $this->id,
-            'name' => $this->name,
-            'address' => $this->address,
-            'shared' => $this->shared,
-            'owner' => ['id' => $this->owner->id(), 'name' => $this->owner->name()],
-        ];
+        return new ShownView((int) $this->id, $this->name, $this->address, $this->shared, $this->owner->person());
     }
 }

@@ -8,6 +8,7 @@ use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
+use Periplus\App\Store\Instant;
 
 /** A screen of the gym that shows a session; identified by the key in its URL. */
 #[ORM\Entity(repositoryClass: Walls::class)]
@@ -123,16 +124,15 @@ class Wall implements \JsonSerializable
         $this->run = null;
     }
 
-    /** @return array<string, mixed> */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): ShownWall
     {
-        return [
-            'id' => $this->id(),
-            'name' => $this->name,
-            'key' => $this->key,
-            'hasKeys' => $this->hasKeys(),
-            'run' => $this->run(),
-            'seenAt' => $this->seenAt?->format(\DATE_ATOM),
-        ];
+        return new ShownWall(
+            $this->id(),
+            $this->name,
+            $this->key,
+            $this->hasKeys(),
+            $this->run(),
+            Instant::ofNullable($this->seenAt),
+        );
     }
 }

@@ -209,7 +209,7 @@ final class ExchangeTest extends ApiTestCase
         );
 
         self::assertSame([], $lines());
-        self::assertSame([], (array) $imports->state($id)['counts']);
+        self::assertSame([], (array) $imports->state($id)->counts);
         $imports->advance($id, 1.0);
         self::assertSame(['new', 'unreadable'], $lines());
     }
