@@ -96,7 +96,7 @@ final class AdviceTest extends ApiTestCase
         );
     }
 
-    public function testAnExerciseOfTheGymCanBePlannedAndOneThatIsGoneIsSaid(): void
+    public function testAnExerciseOfTheGymCanBePlannedAndAMissingOneIsReported(): void
     {
         $this->signIn('head');
         self::assertSame(200, $this->store('exercises', [self::EXERCISE], 1)->status);

@@ -149,7 +149,7 @@ final class BulkTest extends ApiTestCase
         self::assertSame(422, $this->ask('GET', '/api/combinations?'.$query)->status);
     }
 
-    public function testHandsAloneAreFoundUnderBoxingAndSavedAsBoxingWhereNobodySaysOtherwise(): void
+    public function testHandsAloneAreFoundUnderBoxingAndSavedAsBoxingUnlessOtherRulesAreChosen(): void
     {
         $this->signIn('head');
         $said = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Said', 'rules' => 'all-limbs']));

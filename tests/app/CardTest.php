@@ -25,7 +25,7 @@ final class CardTest extends ApiTestCase
         $this->signIn('coach');
     }
 
-    public function testWhoeverHasTheLinkReadsTheCardInTheirStance(): void
+    public function testAnybodyWithTheLinkReadsTheCardInTheirStance(): void
     {
         $key = $this->card(['stance' => 'southpaw', 'numbering' => 'parity']);
         $this->signOut();
@@ -75,7 +75,7 @@ final class CardTest extends ApiTestCase
         );
     }
 
-    public function testACardStaysAsItWasMade(): void
+    public function testACardDoesNotChangeWithTheLibrary(): void
     {
         $key = $this->card();
         $this->signIn('head');

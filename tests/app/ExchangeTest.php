@@ -184,7 +184,7 @@ final class ExchangeTest extends ApiTestCase
         self::assertStringContainsString($says, $answer->title());
     }
 
-    public function testALineOfACsvFileThatIsBrokenIsSaidByItsLine(): void
+    public function testABrokenLineOfACsvFileIsReportedWithItsNumber(): void
     {
         $this->signIn('head');
         $this->read('csv', "name,chain,level\r\n\"Two\nlines\",1 2,1\r\nToo,1,2,3,many\r\nHigh,1 1,9\r\n");

@@ -208,7 +208,7 @@ final class GymTest extends ApiTestCase
         self::assertSame('link-used-up', $this->ask('POST', '/api/invitations/look', ['token' => $link])->type());
     }
 
-    public function testAPasswordIsSetAnewByALinkAndChangedByItsOwner(): void
+    public function testAPasswordIsResetByALinkAndChangedByItsOwner(): void
     {
         $this->signIn('head');
         // Clears what setUp has left in the entity manager.

@@ -192,7 +192,7 @@ final class HouseRulesTest extends ApiTestCase
     }
 
     /** As if an earlier core had checked the combinations. */
-    public function testAfterAChangeOfTheCoreTheLibraryIsCheckedAnew(): void
+    public function testAfterAChangeOfTheCoreTheLibraryIsRechecked(): void
     {
         $this->signIn('head');
         $reloads = $this->save('Reloads', '2 2 exit');

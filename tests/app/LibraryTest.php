@@ -173,7 +173,7 @@ final class LibraryTest extends ApiTestCase
         );
     }
 
-    public function testAStaleWriteIsRefusedAndToldWhatChanged(): void
+    public function testAStaleWriteIsRefusedWithWhatChanged(): void
     {
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();

@@ -336,7 +336,7 @@ final class LogbookTest extends ApiTestCase
         );
     }
 
-    public function testALinkThatFellApartIsSaidAgainstTheCheck(): void
+    public function testALinkThatFellApartIsComparedWithTheCheck(): void
     {
         foreach (['2026-11-03', '2026-11-05', '2026-11-10'] as $day) {
             $this->log(

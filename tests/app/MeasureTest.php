@@ -102,7 +102,7 @@ final class MeasureTest extends ApiTestCase
     #[TestWith([[], 'At least two strikes have to be heard. Tap once for each strike as it lands.'])]
     #[TestWith([[5], 'At least two strikes have to be heard. Tap once for each strike as it lands.'])]
     #[TestWith([[0, -5], 'A moment is at most an hour from the first.'])]
-    public function testWhatCannotBeMeasuredIsSaid(array $taps, string $message): void
+    public function testAMeasurementThatIsNotPossibleIsRefusedWithAReason(array $taps, string $message): void
     {
         $answer = $this->ask('POST', "/api/combinations/{$this->id}/measure", ['taps' => $taps]);
         /** @var list<array{message: string}> $violations */
@@ -129,7 +129,7 @@ final class MeasureTest extends ApiTestCase
         );
     }
 
-    public function testTheStandInForAMicrophoneIsARecording(): void
+    public function testTheHitsOfTheSampleRecordingAreFound(): void
     {
         $sample = $this->ask('GET', '/api/onsets/sample.wav?hits=400,700,1100&noise=0.1');
         $found = $this->ask('POST', '/api/onsets', $sample->raw, ['Content-Type' => 'audio/wav'])->body['onsets'];

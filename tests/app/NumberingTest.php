@@ -13,7 +13,7 @@ use Periplus\Tests\Core\Chains;
 /** The touch pad offers only what can be read, with the right names. */
 final class NumberingTest extends ApiTestCase
 {
-    public function testItIsSaidWhoReadsInWhichNumbering(): void
+    public function testTheCoachesWhoReadInEachNumberingAreListed(): void
     {
         $this->signIn('coach');
         self::assertSame(

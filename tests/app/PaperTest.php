@@ -92,7 +92,7 @@ final class PaperTest extends ApiTestCase
     }
 
     /** A coach with another numbering prints in it, and the paper names it. */
-    public function testPaperIsInTheNumbersOfWhoeverPrints(): void
+    public function testPaperUsesTheNumberingOfTheCoachWhoPrints(): void
     {
         $this->library();
         $id = array_column((array) $this->ask('GET', '/api/combinations?q=has+3b')->body['combinations'], 'id')[0] ?? 0;

@@ -14,7 +14,7 @@ final class PlanTest extends ApiTestCase
 {
     use ClockSensitiveTrait;
 
-    public function testAPlanIsStoredAsItWasWrittenAndReadBack(): void
+    public function testAPlanIsStoredUnchangedAndReadWithItsDefaults(): void
     {
         $this->signIn('coach');
         $made = $this->ask('POST', '/api/plans', self::plan());
@@ -256,7 +256,7 @@ final class PlanTest extends ApiTestCase
         );
     }
 
-    public function testTwoCoachesAreToldOfEachOther(): void
+    public function testTwoCoachesSeeThatTheOtherHasThePlanOpen(): void
     {
         $this->signIn('coach');
         $id = $this->ask('POST', '/api/plans', self::plan())->id();

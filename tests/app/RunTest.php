@@ -123,7 +123,7 @@ final class RunTest extends ApiTestCase
         );
     }
 
-    public function testAMinuteMoreIsGivenTwiceToWhoeverSawTheFirst(): void
+    public function testACoachWhoSawTheFirstMinuteAddsASecond(): void
     {
         $id = $this->start()['id'];
         $this->clock->sleep(20);
@@ -203,7 +203,7 @@ final class RunTest extends ApiTestCase
         self::assertCount(1, $this->record($id, 'shown'));
     }
 
-    public function testASessionThatNobodyEndsEndsByItself(): void
+    public function testASessionThatIsNotEndedEndsByItself(): void
     {
         $id = $this->start()['id'];
         $this->clock->sleep(190 + 300);
@@ -289,7 +289,7 @@ final class RunTest extends ApiTestCase
     #[TestWith(['swap'])]
     #[TestWith(['again'])]
     #[TestWith(['end'])]
-    public function testAWallOnlyPausesGoesOnAndJumps(string $kind): void
+    public function testAWallCanOnlyPauseResumeAndJump(string $kind): void
     {
         $key = $this->wall('Floor');
         $id = $this->start()['id'];
@@ -394,7 +394,7 @@ final class RunTest extends ApiTestCase
         self::assertSame([], $this->list('/api/walls', 'walls'));
     }
 
-    public function testEverythingThatIsSaidCanBeHeard(): void
+    public function testThereIsAClipForEveryCall(): void
     {
         $key = $this->wall('Floor');
         $id = $this->start()['id'];

@@ -39,7 +39,7 @@ final class SearchIndexTest extends ApiTestCase
     #[TestWith([1])]
     #[TestWith([2])]
     #[TestWith([3])]
-    public function testIndexAfterAnyWritesEqualsOneFilledAnew(int $seed): void
+    public function testTheIndexAfterAnyWritesEqualsARebuiltOne(int $seed): void
     {
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
         $this->signIn('head');

@@ -136,7 +136,7 @@ final class SearchTest extends ApiTestCase
     }
 
     /** Numbers are read and written in the numbering of the coach who asks. */
-    public function testNumbersAreThoseOfWhoeverAsks(): void
+    public function testNumbersAreThoseOfTheCoachWhoSearches(): void
     {
         $this->library();
         $this->ask('PUT', '/api/me/numbering', ['numbering' => 'body-pairs']);

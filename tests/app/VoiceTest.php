@@ -120,7 +120,7 @@ final class VoiceTest extends ApiTestCase
         self::assertSame(422, $this->ask('PUT', '/api/voice', ['voice' => 'loud'])->status);
     }
 
-    public function testAWaveIsReadBackAsItWasWritten(): void
+    public function testAWaveIsReadBackUnchanged(): void
     {
         $wave = new Wave(
             array_map(static fn (int $sample): float => (float) ($sample / 32_768), [0, 1, -32_768, 12_345]),

@@ -122,7 +122,7 @@ final class ConsoleTest extends TestCase
         self::assertStringContainsString($sentence, json_encode($document['problems'], \JSON_THROW_ON_ERROR));
     }
 
-    public function testAFileThatIsNotThereIsSaid(): void
+    public function testAMissingFileIsReported(): void
     {
         [$code, $out] = self::console(['session', '/nowhere/plan.json']);
 

@@ -124,7 +124,7 @@ final class BalanceTest extends TestCase
         }
     }
 
-    public function testHipsStandStillWithoutDemand(): void
+    public function testHipsDoNotMoveWithoutDemand(): void
     {
         $sway = Sway::over(
             [new Phase(0, 0.3, 0.5), new Phase(1, 0.4, 0.5), new Phase(2, 2.0, 0.5)],

@@ -127,7 +127,7 @@ final class OnsetTest extends TestCase
 
     #[TestWith(['', 'This is not a WAV recording.'])]
     #[TestWith(['RIFF....WAVE', 'The recording holds no sound.'])]
-    public function testWhatIsNoRecordingIsSaid(string $bytes, string $message): void
+    public function testAFileThatIsNoRecordingIsRefusedWithAReason(string $bytes, string $message): void
     {
         $this->expectExceptionMessage($message);
         Wave::read($bytes);

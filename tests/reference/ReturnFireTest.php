@@ -76,7 +76,7 @@ final class ReturnFireTest extends TestCase
 
     /** Nobody ducks under a low kick or slips a hook to the body. */
     #[DataProvider('notTaught')]
-    public function testWhatNobodyTeachesIsNotNamed(string $strike, string $move): void
+    public function testDefencesThatAreNotTaughtAreNotListed(string $strike, string $move): void
     {
         self::assertNotContains($move, self::moves($strike));
     }

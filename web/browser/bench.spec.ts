@@ -157,7 +157,7 @@ test("no screen is wider than a phone", async ({ page }) => {
   }
 });
 
-test("while the server is away the page says so and keeps what was typed", async ({ page }) => {
+test("while the server is away the page shows it and keeps what was typed", async ({ page }) => {
   await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   await write(page, "1 2");

@@ -54,7 +54,7 @@ test("build, group and medium change what the check says", async ({ page }) => {
   await expect(page.getByText(/can roll the right wrist/)).toBeVisible();
 });
 
-test("the mirror and the carry are laid beside the chain, each with its left and right", async ({ page }) => {
+test("the mirror and the carry are shown next to the chain, each with its left and right", async ({ page }) => {
   await signIn(page, COACH);
   await page.goto(bench("1 2 3b exit", "boxing"));
   await page

@@ -28,9 +28,7 @@ test("a changed combination goes back to what is saved", async ({ page }) => {
   await expect(page.getByRole("button", { name: "Discard my changes" })).toBeHidden();
 });
 
-test("a half-written entry of the logbook stands there again, and one that says nothing is not logged", async ({
-  page,
-}) => {
+test("a half-written entry of the logbook is still there later, and an empty one is not logged", async ({ page }) => {
   await signIn(page, HEAD_COACH);
   await page.goto("/logbook/new");
   await expect(page.getByRole("button", { name: "Log it" })).toBeDisabled();
@@ -43,7 +41,7 @@ test("a half-written entry of the logbook stands there again, and one that says 
   await page.getByRole("button", { name: "Cancel" }).click();
 });
 
-test("without a network the pick list says so, and not that nothing is found", async ({ page, context }) => {
+test("without a network the pick list says that, and not that nothing was found", async ({ page, context }) => {
   await signIn(page, HEAD_COACH);
   await page.goto("/logbook/new");
   await expect(page.getByRole("button", { name: "Log it" })).toBeVisible();
@@ -73,7 +71,7 @@ test("the page stays where it is when what can follow is pressed, and on another
   await page.context().close();
 });
 
-test("a link to a comparison that names nothing says so", async ({ page }) => {
+test("a link to a comparison without combinations shows a message", async ({ page }) => {
   await signIn(page, HEAD_COACH);
   await page.goto("/compare?what=else");
   await expect(page.getByText("This link does not name two combinations.")).toBeVisible();

@@ -173,7 +173,7 @@ test("a line is played: the mark moves with the clock of the sound, at any tempo
   await expect(page.locator(".line-full .now")).toHaveCount(0);
 });
 
-test("hands alone are checked and saved as boxing, which is said, and found under boxing", async ({ page }) => {
+test("hands alone are checked and saved as boxing, which is shown, and found under boxing", async ({ page }) => {
   await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   await write(page, "1 2 3");
@@ -182,7 +182,7 @@ test("hands alone are checked and saved as boxing, which is said, and found unde
   await expect(page.getByTitle("Chain: all limbs")).toBeVisible();
 });
 
-test("without a network the open bench goes on, and back is where one was", async ({ page, context }) => {
+test("without a network the open bench works, and Back returns to the same place", async ({ page, context }) => {
   await signIn(page, COACH);
   await page.getByLabel("Search the library").fill("ends kick");
   await expect(page).toHaveURL(/q=ends\+kick/);
@@ -215,7 +215,7 @@ test("without a network the open bench goes on, and back is where one was", asyn
   await expect(page.getByRole("group", { name: "Combination line: 1 2 3b exit", exact: true })).toBeVisible();
 });
 
-test("several combinations are tagged, archived and brought back at once, and a menu beside which one clicks closes alone", async ({
+test("several combinations are tagged, archived and restored at once, and a click outside a menu only closes it", async ({
   page,
 }) => {
   await signIn(page, HEAD_COACH);

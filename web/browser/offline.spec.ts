@@ -4,7 +4,7 @@ import { entry, expect, HEAD_COACH, signIn, test, write } from "./gym";
 const chain = () =>
   `1 2 ${Array.from({ length: 12 }, () => (Math.random() < 0.5 ? "1" : "2")).join(" ")} / *${2 + Math.floor(11 * Math.random())} 3`;
 
-test("without a network nothing stands under a chain that is about another, and a save waits and goes out once", async ({
+test("without a network no result of another chain is shown, and a save waits and is sent once", async ({
   page,
   context,
 }) => {
@@ -69,7 +69,7 @@ test("a save whose answer is lost is not made twice", async ({ page, context }) 
   await expect(page.getByText("1 combination found")).toBeVisible();
 });
 
-test("a screen that cannot be fetched says so, keeps the rest of the page, and can be tried again", async ({
+test("a screen that cannot be loaded shows a message, keeps the rest of the page, and can be tried again", async ({
   page,
 }) => {
   await page.route("**/assets/GenerateScreen*", (route) => route.abort());
@@ -119,7 +119,7 @@ test("a new version of the screens is offered, and a screen of the old one that 
   await expect(page.getByRole("button", { name: "Reload", exact: true })).toBeVisible();
 });
 
-test("a wait that does not end says so", async ({ page }) => {
+test("an endless wait shows a message", async ({ page }) => {
   await signIn(page, HEAD_COACH);
   await page.route("**/api/audit-log*", () => undefined);
   await page.goto("/audit-log");
@@ -127,7 +127,7 @@ test("a wait that does not end says so", async ({ page }) => {
   await expect(page.getByRole("button", { name: "Try again" })).toBeVisible();
 });
 
-test("the level of a changed chain is the one of its check, and nobody is said to have given it", async ({ page }) => {
+test("the level of a changed chain is that of its check and is not shown as chosen", async ({ page }) => {
   await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   const text = chain();

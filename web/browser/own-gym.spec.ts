@@ -205,7 +205,7 @@ test("the head coach of the demo starts a gym of their own from the page, with a
   }
 });
 
-test("a backup is made, downloaded, looked at beside the gym and put in its place, from the page", async ({ page }) => {
+test("a backup is made, downloaded, opened next to the gym and put in its place, from the page", async ({ page }) => {
   test.setTimeout(600_000);
   const gym = await OtherGym.loaded();
   try {

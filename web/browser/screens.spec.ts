@@ -176,7 +176,7 @@ test("the library is filtered, shared by its address, and says why it is empty",
   await expect(page.getByRole("dialog", { name: "Guide and keys" })).toBeVisible();
 });
 
-test("who is not signed in sees the sign-in, and a wrong password says so", async ({ page }) => {
+test("without a session the sign-in is shown, and a wrong password is reported", async ({ page }) => {
   await page.goto("/combinations/1");
   await page.getByLabel("E-mail").fill(COACH.email);
   await page.getByLabel("Password", { exact: true }).fill("not-it");

@@ -20,7 +20,9 @@ const sql = (statement: string): string => started.sql(statement);
 const unique = () =>
   `${"1 ".repeat(1 + (Date.now() % 20))}/ ${"2 ".repeat(1 + (Math.floor(Date.now() / 20) % 20))}*${1 + (Math.floor(Date.now() / 400) % 12)}`;
 
-test("of twenty writes made from one version exactly one wins, and the others are told", async ({ baseURL }) => {
+test("of twenty writes based on one version exactly one wins, and the others are refused with a message", async ({
+  baseURL,
+}) => {
   const first = await session(baseURL ?? "", HEAD_COACH);
   const second = await session(baseURL ?? "", HEAD_COACH);
   const text = unique();
@@ -180,7 +182,7 @@ test("who is blocked is signed out for good, also after they are let in again", 
   expect((await (await session(baseURL ?? "", OTHER_COACH)).api.get("/api/combinations?size=1")).status()).toBe(200);
 });
 
-test("many long tasks of one coach hold nobody's check, and are refused beyond two", async ({ baseURL }) => {
+test("long tasks of one coach do not delay checks, and more than two are refused", async ({ baseURL }) => {
   const busy = await session(baseURL ?? "", COACH);
   const other = await session(baseURL ?? "", OTHER_COACH);
   const plan = sql("SELECT MIN(id) FROM plan");
@@ -205,7 +207,9 @@ test("many long tasks of one coach hold nobody's check, and are refused beyond t
   expect(statuses.slice(22)).toEqual([200, 200]);
 });
 
-test("tries at once are no way around the limit, and tries at invented names lock out nobody", async ({ baseURL }) => {
+test("simultaneous attempts do not get around the limit, and attempts with invented names lock nobody out", async ({
+  baseURL,
+}) => {
   const anonymous = await request.newContext({ baseURL: baseURL ?? "" });
   const { csrfToken } = await (await anonymous.get("/api/session")).json();
   const attempt = (email: string) =>
@@ -238,7 +242,9 @@ test("an account that is signed in twice keeps both sessions, and signing out en
   expect((await two.api.get("/api/combinations")).status()).toBe(200);
 });
 
-test("one address through six links in the same moment joins once, and the others are told", async ({ baseURL }) => {
+test("one address that uses six links at once joins once, and the others are refused with a message", async ({
+  baseURL,
+}) => {
   const head = await session(baseURL ?? "", HEAD_COACH);
   const tokens: string[] = [];
   for (let at = 0; at < 6; at += 1) {

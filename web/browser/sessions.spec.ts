@@ -96,7 +96,9 @@ test("sixty minutes for three levels and both stances are planned by hand in at 
   expect((await printed(page, "Sheet for the door, PDF")).replace(/ +/g, " ")).toContain("1 2 3b");
 });
 
-test("a session in one press has its reasons; what is locked stays when the rest is made anew", async ({ page }) => {
+test("a generated session has its reasons; locked parts are kept when the rest is generated again", async ({
+  page,
+}) => {
   await signIn(page, COACH);
   await page.goto("/sessions");
   const course = page.getByRole("listitem").filter({ hasText: "Kickboxing, mixed levels" }).last();
@@ -209,7 +211,7 @@ test("a combination is dropped from the library, a round is moved on the clock a
   await saved(page);
 });
 
-test("a session that is archived says so where it stands, and is brought back there", async ({ page }) => {
+test("an archived session is marked in its place and can be restored there", async ({ page }) => {
   await signIn(page, COACH);
   await newSession(page);
   await page.getByLabel("Name of the session").fill("Archived by mistake");
@@ -226,7 +228,7 @@ test("a session that is archived says so where it stands, and is brought back th
   await expect(page.getByLabel("Name of the session")).toHaveValue("Back again");
 });
 
-test("two coaches are told of each other, and neither overwrites the other unseen", async ({ page, browser }) => {
+test("two coaches see each other, and neither overwrites the other unseen", async ({ page, browser }) => {
   test.setTimeout(120_000);
   await signIn(page, COACH);
   await newSession(page);
@@ -269,7 +271,7 @@ test("two coaches are told of each other, and neither overwrites the other unsee
   await liv.context().close();
 });
 
-test("what cannot be done is said at its place, and nothing is lost", async ({ page }) => {
+test("a problem is shown at its place, and nothing is lost", async ({ page }) => {
   await signIn(page, COACH);
   await newSession(page);
   await rounds(page).getByLabel("Type a combination").fill("1 99");

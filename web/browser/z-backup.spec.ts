@@ -29,9 +29,7 @@ function backupOf(file: string, about: string[], dump: string): string {
   return file;
 }
 
-test("a backup is one file that puts the gym back, and a restore that is cut off leaves it as it was", async ({
-  page,
-}) => {
+test("a backup is one file that restores the gym, and an interrupted restore changes nothing", async ({ page }) => {
   test.setTimeout(720_000);
   const gym = await OtherGym.loaded();
   const folder = mkdtempSync(join(tmpdir(), "periplus-"));

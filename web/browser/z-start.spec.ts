@@ -127,7 +127,7 @@ test("folders and ports that cannot be are refused in one sentence", () => {
   expect([foreign.status, statSync(folder).mode & 0o777]).toEqual([1, 0o755]);
 });
 
-test("a gym is started, keeps its data when it is stopped and started, and starts over when it is told to", async () => {
+test("a gym is started, keeps its data when it is restarted, and starts over with --fresh", async () => {
   test.setTimeout(720_000);
   const gym = await OtherGym.make();
   try {
@@ -207,7 +207,7 @@ test("what belongs to a gym is for its own accounts alone, also where an older v
   }
 });
 
-test("where accounts without rights cannot reach the gym, one line says so and the way out, and it starts", async () => {
+test("when accounts without rights cannot reach the gym, one line says so with a remedy, and it starts", async () => {
   test.setTimeout(600_000);
   const home = mkdtempSync(join(tmpdir(), "periplus-home-"));
   chmodSync(home, 0o700);

@@ -38,7 +38,7 @@ function classes(code: string): string[] {
 
 const screens = files.filter((file) => file.endsWith(".tsx") && !/\.test\.tsx$|^testing/.test(file));
 
-test.each(screens)("%s uses the classes of its own folder and of ui alone", (file) => {
+test.each(screens)("%s only uses classes of its own folder and of ui", (file) => {
   const others = classes(read(file)).filter((name) => {
     const of = owners.get(name);
     return of && !of.has(dirname(file)) && !of.has("ui");

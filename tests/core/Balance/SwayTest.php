@@ -77,7 +77,7 @@ final class SwayTest extends TestCase
     #[TestWith(['13', Role::Rear])]
     #[TestWith(['12', Role::Lead])]
     #[TestWith(['check-lead', Role::Rear])]
-    public function testWhoeverLiftsALegIsOverTheOther(string $text, Role $stands): void
+    public function testLiftingALegPutsTheWeightOverTheOther(string $text, Role $stands): void
     {
         $athlete = Athlete::named('middle');
         $phases = WeightPath::phases(self::timingOf(Chains::read($text)), $athlete);

@@ -17,7 +17,7 @@ final class SequenceTest extends TestCase
 {
     use TestTrait;
 
-    public function testEverySignStandsForOneThing(): void
+    public function testEverySignMeansOneThing(): void
     {
         $signs = [
             ...array_column(Catalogue::builtIn()->strikes, 'sign'),

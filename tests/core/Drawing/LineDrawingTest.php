@@ -77,7 +77,7 @@ final class LineDrawingTest extends TestCase
     #[TestWith(['1 +2', [0, 38]])]
     #[TestWith(['1 +2 +14h', [0, 38, 76]])]
     /** @param list<int> $shifts */
-    public function testJoinedStrikesAtOneHeightStandSideBySide(string $chain, array $shifts): void
+    public function testJoinedStrikesAtOneHeightAreDrawnSideBySide(string $chain, array $shifts): void
     {
         self::assertSame($shifts, array_column(self::drawing(Chains::read($chain), LineSize::Full)->items, 'shift'));
     }

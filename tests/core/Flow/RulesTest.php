@@ -194,7 +194,7 @@ final class RulesTest extends TestCase
 
     #[TestWith([HardStrikes::Last, true])]
     #[TestWith([HardStrikes::Every, false])]
-    public function testAGymThatThrowsEveryStrikeHardIsNotToldToAccelerate(HardStrikes $school, bool $matches): void
+    public function testAGymThatThrowsEveryStrikeHardGetsNoHintToAccelerate(HardStrikes $school, bool $matches): void
     {
         $example = new RuleExample('1! 2! 3!', schools: new Schools(hardStrikes: $school));
 

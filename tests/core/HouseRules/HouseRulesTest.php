@@ -94,7 +94,7 @@ final class HouseRulesTest extends TestCase
         });
     }
 
-    public function testFindingsStandInTheOrderOfTheirWeight(): void
+    public function testFindingsAreSortedBySeverity(): void
     {
         $order = ['must', 'should', 'hint', 'credit'];
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($order): void {
@@ -172,7 +172,7 @@ final class HouseRulesTest extends TestCase
         });
     }
 
-    public function testASetReadsBackAsItWasWritten(): void
+    public function testHouseRulesAreReadBackUnchanged(): void
     {
         foreach (BuiltInHouseRules::all() as $rules) {
             self::assertEquals($rules, HouseRules::of($rules->jsonSerialize()));

@@ -33,7 +33,7 @@ final class EditedTextTest extends TestCase
     #[TestWith(['1 2 2', '1 2 slip-rear 2'])]
     #[TestWith(['1  cross 2', '1  cross slip-rear 2'])]
     #[TestWith(['one two two', 'one two slip rear two'])]
-    public function testWhatIsPutInStandsInTheWordsOfTheRest(string $text, string $expected): void
+    public function testAnInsertedItemIsWrittenLikeTheRestOfTheLine(string $text, string $expected): void
     {
         $slip = new MoveItem(Catalogue::builtIn()->moves['slip-rear']);
 

@@ -46,7 +46,7 @@ final class RoundTripTest extends TestCase
         });
     }
 
-    public function testEveryWayInWhichItIsSaid(): void
+    public function testEverySpokenVariantReadsBackAsTheSameChain(): void
     {
         $this->forAll(Chains::any(), Generators::choose(1, 1_000_000))->then(static function (
             Chain $chain,

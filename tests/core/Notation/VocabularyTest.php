@@ -100,7 +100,7 @@ final class VocabularyTest extends TestCase
     #[TestWith(['shift', 'shift'])]
     #[TestWith(['low switch kick', 'switch-kick.l'])]
     #[TestWith(['back elbow', 'spinning-back-elbow.h'])]
-    public function testAMoveAndAStrikeThatBeginAlikeAreToldApart(
+    public function testAMoveAndAStrikeThatBeginAlikeAreDistinguished(
         string $text,
         string $key,
         ?string $before = null,

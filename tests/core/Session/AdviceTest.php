@@ -89,7 +89,7 @@ final class AdviceTest extends TestCase
         self::assertSame(['a', 'b', 'c', 'a', 'b', 'c'], $shown);
     }
 
-    public function testWhereTheGymHasNoneNoneStand(): void
+    public function testAGymWithoutRemindersShowsNone(): void
     {
         self::assertSame([], (new ReminderChoice(Advice::of([], [])))->for(self::check('1 2')));
     }

@@ -39,7 +39,7 @@ final class ComposerTest extends TestCase
     #[TestWith([90, [2], 'weapon', 'leg', 4])]
     #[TestWith([15, [1], 'due', null, 5])]
     #[TestWith([30, [2], 'theme', 'kicks-off-hands', 6])]
-    public function testASessionFitsItsMinutesAndCanBeRunAsItStands(
+    public function testAGeneratedSessionFitsItsMinutesAndCanBeRun(
         int $minutes,
         array $levels,
         string $kind,
@@ -83,7 +83,7 @@ final class ComposerTest extends TestCase
         self::assertContains(true, $meant);
     }
 
-    public function testAnAimThatNothingMeetsIsSaid(): void
+    public function testAnAimThatNothingMeetsIsReported(): void
     {
         $composition = self::compose(30, [1], Aim::of('weapon', 'elbow'), 1);
 

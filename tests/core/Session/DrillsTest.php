@@ -68,7 +68,7 @@ final class DrillsTest extends TestCase
 
     /** Each counted part of the work starts with what the wall shows at that time. */
     #[DataProvider('examples')]
-    public function testWhatIsThrownStands(Drill $drill, DrillExample $example): void
+    public function testTheCountedWorkStartsWithWhatTheWallShows(Drill $drill, DrillExample $example): void
     {
         $run = self::drilled($drill, $example->combinations, $example->parameters, $example->seconds);
         $standing = array_filter(
@@ -100,7 +100,7 @@ final class DrillsTest extends TestCase
 
     /** A chain that is neither would not be visible anywhere. */
     #[DataProvider('examples')]
-    public function testEveryChainStandsOrIsAStepOrIsAnnounced(Drill $drill, DrillExample $example): void
+    public function testEveryChainIsShownOrIsAStepOrIsAnnounced(Drill $drill, DrillExample $example): void
     {
         $found = [
             ...$drill->cues(
@@ -226,7 +226,7 @@ final class DrillsTest extends TestCase
     #[TestWith(['return-fire', ['slip-lead'], [], 60, 'Nothing of this chain lands'])]
     #[TestWith(['calls', ['1'], ['least' => 9, 'most' => 3], 60, 'longer than the longest'])]
     #[TestWith(['balance', ['13'], [], 60, 'take 120 s, and the set has 60 s'])]
-    public function testWhatDoesNotComeOutIsSaid(
+    public function testADrillThatCannotWorkAsPlannedIsReported(
         string $id,
         array $chains,
         array $parameters,
@@ -240,7 +240,7 @@ final class DrillsTest extends TestCase
         self::assertStringContainsString($part, $problems[0]->message);
     }
 
-    public function testARungThatBreaksByItselfIsSaid(): void
+    public function testARungThatBreaksByItselfIsReported(): void
     {
         $drill = DrillRegistry::all()['ladder'];
         $problems = [...$drill->problems(self::drilled($drill, ['1 step-back 31 exit 1'], [], 60))];
@@ -266,7 +266,7 @@ final class DrillsTest extends TestCase
     #[TestWith(['rung', 'three', '"A rung (0: own pace)" is a whole number of seconds from 0 to 300.'])]
     #[TestWith(['rung', 301, '"A rung (0: own pace)" is a whole number of seconds from 0 to 300.'])]
     #[TestWith(['steps', 2, 'This drill has no "steps"; it has rung.'])]
-    public function testAParameterThatCannotBeTakenIsSaidAndTheUsualOneStands(
+    public function testAnInvalidParameterIsReportedAndReplacedByTheDefault(
         string $name,
         mixed $value,
         string $sentence,

@@ -174,7 +174,7 @@ final class PlanReaderTest extends TestCase
         self::assertNotSame([], $reading->problems);
     }
 
-    public function testWhatMakesSenseStaysBesideWhatDoesNot(): void
+    public function testValidPartsOfAPlanAreKeptNextToInvalidOnes(): void
     {
         $plan = Plans::of([
             ['seconds' => 120, 'sets' => [['combinations' => ['1 99']], ['combinations' => ['1 2 3']]]],
@@ -186,7 +186,7 @@ final class PlanReaderTest extends TestCase
         self::assertSame(60, $reading->plan->blocks[0]->rounds[0]->everybody->sets[0]->seconds);
     }
 
-    public function testAProblemOfWhatSeveralTracksShareIsSaidOnce(): void
+    public function testAProblemThatSeveralTracksShareIsReportedOnce(): void
     {
         $tracks = [['name' => 'One', 'level' => 1], ['name' => 'Two', 'level' => 2]];
         $plan = Plans::of(

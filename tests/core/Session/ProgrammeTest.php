@@ -171,7 +171,7 @@ final class ProgrammeTest extends TestCase
         }
     }
 
-    public function testTheReminderThatMendsTheCauseStandsFirst(): void
+    public function testTheReminderThatMendsTheCauseComesFirst(): void
     {
         $cue = Plans::programme(Plans::set('repeat', ['1 step-back 31']))->cues[1];
 

@@ -78,7 +78,7 @@ final class ReturnFireTest extends TestCase
         self::assertSame(self::moves('1 2 3', Stance::Orthodox, 0), self::moves('1 2 3', Stance::Southpaw, 0));
     }
 
-    public function testAfterASwitchTheRolesAreThoseOfTheStanceOneStandsIn(): void
+    public function testAfterASwitchTheRolesAreThoseOfTheNewStance(): void
     {
         self::assertSame('slip-lead', self::moves('switch 1', Stance::Orthodox, 0)[0]);
     }

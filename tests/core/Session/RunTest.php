@@ -73,7 +73,7 @@ final class RunTest extends TestCase
         }
     }
 
-    public function testAMinuteMoreLengthensTheRoundThatGoesOnAndNothingBeforeIt(): void
+    public function testAnotherMinuteLengthensTheRunningRoundAndNothingBeforeIt(): void
     {
         $plan = Plans::read(
             Plans::of([['seconds' => 120, 'rest' => 30, 'times' => 3, 'sets' => [['combinations' => ['1 2']]]]]),

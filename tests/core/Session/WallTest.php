@@ -26,12 +26,12 @@ final class WallTest extends TestCase
     #[TestWith(['1 2 slip-lead 2', 'one two, slip lead, two'])]
     #[TestWith(['1 2 step-out 14l', 'one two, step out, fourteen leg'])]
     #[TestWith(['exit', 'exit'])]
-    public function testAChainIsSaidInNumbersAndItsMovesInWordsThatHoldForBothStances(string $chain, string $said): void
+    public function testAChainIsCalledInNumbersAndItsMovesInWordsForBothStances(string $chain, string $said): void
     {
         self::assertSame($said, (new Speech(Numbering::named('parity')))->chain(Chains::read($chain)));
     }
 
-    public function testAStrikeWithoutANumberIsSaidInWords(): void
+    public function testAStrikeWithoutANumberIsCalledInWords(): void
     {
         // A numbering that ends at six has no number for a kick.
         self::assertSame(
@@ -134,7 +134,7 @@ final class WallTest extends TestCase
         self::assertSame(array_column($planned->cues, 'say'), array_column($read->cues, 'say'));
     }
 
-    public function testAScreenIsGivenShortWhatItShowsBesideOtherThings(): void
+    public function testAScreenGetsAShortFormForWhatItShowsInASmallPlace(): void
     {
         $document = WallSerializer::serialize(
             Plans::programme(

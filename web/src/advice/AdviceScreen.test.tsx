@@ -100,7 +100,7 @@ test("a coach reads and cannot write", async () => {
   expect((screen.getByLabelText("Caution") as HTMLInputElement).value).toBe("knees");
 });
 
-test("an exercise that is added gets an id of its own", () => {
+test("an added exercise gets its own id", () => {
   expect(freshId("own", [])).toBe("own-1");
   expect(freshId("own", [{ id: "own-2" }])).toBe("own-3");
 });

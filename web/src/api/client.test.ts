@@ -28,17 +28,17 @@ test.each([502, 504, 500])(
   },
 );
 
-test("no answer at all is told the same way", async () => {
+test("no answer at all is reported the same way", async () => {
   serve(() => Promise.reject(new TypeError("Failed to fetch")));
   expect(await refused()).toMatchObject({ type: "away", status: 0 });
 });
 
-test("an answer that breaks off is told the same way", async () => {
+test("an answer that breaks off is reported the same way", async () => {
   serve(async () => new Response('{"name": "Salt', { status: 200 }));
   expect(await refused()).toMatchObject({ type: "away", status: 0 });
 });
 
-test("a question that was taken back is no refusal", async () => {
+test("a cancelled request is no refusal", async () => {
   const abort = new DOMException("", "AbortError");
   serve(() => Promise.reject(abort));
   await expect(asked()).rejects.toBe(abort);

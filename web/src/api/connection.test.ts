@@ -11,7 +11,7 @@ afterEach(() => {
   document.head.innerHTML = "";
 });
 
-test("a server that did not answer is asked until it does, and whoever wants to know is told of both", async () => {
+test("a server that is away is polled until it answers, and listeners hear of both changes", async () => {
   let up = false;
   const pings: string[] = [];
   serve((request) => {

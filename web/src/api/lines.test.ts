@@ -64,7 +64,7 @@ test("an answer that breaks off is an error after what has come", async () => {
   await expect(lines.next()).rejects.toThrow("network error");
 });
 
-test("whoever stops listening ends the answer", async () => {
+test("an answer that is no longer read is cancelled", async () => {
   let ended = false;
   const body = new ReadableStream<Uint8Array>({
     start: (controller) => controller.enqueue(new TextEncoder().encode("1\n2\n")),

@@ -112,7 +112,7 @@ test("a keystroke is one request, and all that it brings is shown as it comes", 
   expect(check("1 2")?.body).toMatchObject({ with: ["next", "similar", "mends"], caret: 3, numbering: "parity" });
 });
 
-test("what follows is written at the end, stands in the address, and is undone by Ctrl Z", async () => {
+test("a chosen continuation is added at the end, is in the address, and is undone by Ctrl Z", async () => {
   open();
   type("1 2");
   await answer("1 2", one);
@@ -134,7 +134,7 @@ test("what cannot be read is named, the picture of before stays and looks old", 
   expect(within(line).getByRole("group", { name: "Combination line: 1 2" })).toBeTruthy();
 });
 
-test("when the library cannot be asked, that is said", async () => {
+test("an unreachable library is reported", async () => {
   open();
   type("1 2");
   await answer("1 2", one, null);
@@ -206,7 +206,7 @@ test("a save whose answer was lost goes out again, and what is in place already 
   await waitFor(() => expect(window.location.pathname).toBe("/combinations/9"));
 });
 
-test("a refusal is said in the drawer, with the way to what is there already", async () => {
+test("a refusal is shown in the drawer, with a link to the existing combination", async () => {
   open();
   await write("1 2", one);
   await named("Doorstep");

@@ -23,7 +23,7 @@ test("where two readings are likely both are offered, and a press writes the oth
   expect(onCorrect).toHaveBeenCalledExactlyOnceWith(note, "lead hook");
 });
 
-test("a default that is not in doubt is said, and asks nothing", () => {
+test("a clear default is mentioned and asks nothing", () => {
   const { check, said } = help("jab, hook");
   expect(said).toContain(check.notes[0]?.message);
   expect(screen.queryAllByRole("button")).toEqual([]);

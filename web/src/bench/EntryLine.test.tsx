@@ -24,7 +24,7 @@ function entry(text: string, check: Check | undefined, current = true) {
   return { ...told, marks, whole, field: screen.getByRole("textbox") };
 }
 
-test("what cannot be read is underlined where it stands, whatever stands before it", () => {
+test("an unreadable part is underlined in its place, whatever is before it", () => {
   for (const before of ["1 2 ", "", "🥊 ", "一二 "]) {
     const text = `${before}zork`;
     const [check] = checked([text]) as [Check];
@@ -53,7 +53,7 @@ test("nothing is underlined by an answer to another text", () => {
   expect(entry("1 2", check, false).marks).toEqual([]);
 });
 
-test("a pasted line break is a blank, and the places told count characters, not halves of them", () => {
+test("a pasted line break is a blank, and places count whole characters", () => {
   const { field, onType } = entry("", undefined);
   fireEvent.change(field, { target: { value: "🥊 1\n2" } });
   expect(onType).toHaveBeenCalledWith("🥊 1 2", 5);

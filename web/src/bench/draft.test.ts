@@ -26,7 +26,7 @@ beforeEach(() => {
   });
 });
 
-test("a level that nobody chose follows the check of what is written next", () => {
+test("a level that was not chosen follows the check", () => {
   const stored = { text: "1 2", level: 2, version: 4 } as Combination;
   expect(draftOf({ ...stored, levelChosen: false }, "parity").level).toBeNull();
   expect(draftOf({ ...stored, levelChosen: true }, "parity").level).toBe(2);

@@ -6,7 +6,7 @@ import { lastPiece, useEntry, wordBeingTyped, written } from "./useEntry";
 
 const items = fc.array(fc.constantFrom("1", "2", "3b", "slip-lead", "14l", "/"), { minLength: 1, maxLength: 10 });
 
-test("items that are pressed one after the other stand with one blank between them", () => {
+test("items that are pressed one after the other are separated by one blank", () => {
   fc.assert(
     fc.property(items, (pressed) => {
       let line = { text: "", caret: 0 };
@@ -19,7 +19,7 @@ test("items that are pressed one after the other stand with one blank between th
   );
 });
 
-test("an item that is pressed within a line stands alone there, and the cursor right behind it", () => {
+test("an item that is pressed within a line is separated by blanks, and the cursor is right behind it", () => {
   fc.assert(
     fc.property(items, items, fc.constantFrom("", " ", "  "), (before, after, blanks) => {
       const head = before.join(" ");
@@ -41,7 +41,7 @@ test("places are counted in characters, also behind a wide one", () => {
   expect(written("🥊 1", 3, "2")).toEqual({ text: "🥊 1 2", caret: 5 });
 });
 
-test("the word in hand is what stands before the cursor without a blank", () => {
+test("the word being typed is the text before the cursor without a blank", () => {
   expect(wordBeingTyped("1 cro", 5)).toEqual({ at: 2, length: 3 });
   expect(wordBeingTyped("🥊 cro", 5)).toEqual({ at: 2, length: 3 });
   expect(wordBeingTyped("1 cro 2", 4)).toEqual({ at: 2, length: 2 });
@@ -50,7 +50,7 @@ test("the word in hand is what stands before the cursor without a blank", () => 
   expect(wordBeingTyped("", 0)).toBeNull();
 });
 
-test("before the check has answered, what stands last is taken away whole: a word, a feint, a sign", () => {
+test("before the check has answered, the last piece is removed whole: a word, a feint, a sign", () => {
   const rest = (text: string, caret = Array.from(text).length) =>
     Array.from(text)
       .slice(0, lastPiece(text, caret)?.at ?? caret)
@@ -96,7 +96,7 @@ function entry(text: string) {
   return { ...hook, field, lines };
 }
 
-test("the cursor selects the item that it stands in, and a tile marks its item in the field", () => {
+test("the cursor selects the item it is in, and a tile marks its item in the field", () => {
   const { result, field } = entry("🥊1 slip lead 2".slice(2));
   act(() => result.current.onCaret(4));
   expect(result.current.selected).toBe(1);

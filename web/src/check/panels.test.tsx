@@ -16,7 +16,7 @@ const demo = checkedDemo().map((check, at) => [DEMO[at]?.name ?? "", check] as c
 const findings = (check: Check, more: Partial<Parameters<typeof Findings>[0]> = {}) =>
   render(<Findings check={check} selected={null} onSelect={() => {}} {...more} />).container;
 
-test.each(demo)("%s: every wait and every finding is said, credits of one kind once", (_, check) => {
+test.each(demo)("%s: every wait and every finding is listed, and credits of one kind once", (_, check) => {
   const said = findings(check).textContent ?? "";
   for (const link of check.links.filter((link) => link.verdict !== "flows")) {
     expect(said).toContain(link.reason);
@@ -40,7 +40,7 @@ test("a finding leads to its place", () => {
   expect(onSelect).toHaveBeenLastCalledWith(1);
 });
 
-test("what holds in several places is said once, and each place can be shown", () => {
+test("a finding with several places is listed once, and each place can be shown", () => {
   const [check] = checked(["1 13 1 13 1 14l\t--rules=kickboxing"]) as [Check];
   const onSelect = vi.fn();
   findings(check, { onSelect });
@@ -52,7 +52,7 @@ test("what holds in several places is said once, and each place can be shown", (
   expect(onSelect).toHaveBeenLastCalledWith(5);
 });
 
-test("a house rule that is broken never stands above a sentence that all is well", () => {
+test("a broken house rule is never followed by a sentence that all is well", () => {
   const [broken, worth] = checked(["1 2 14l exit\t--rules=boxing", "1 2 3 2 3 2 exit\t--rules=boxing"]) as [
     Check,
     Check,
@@ -67,7 +67,7 @@ test("a house rule that is broken never stands above a sentence that all is well
   );
 });
 
-test("a chain that flows says so, with its measures", () => {
+test("a chain that flows is marked as such, with its measures", () => {
   const [check] = checked(["1 2 exit"]) as [Check];
   const said = findings(check).textContent;
   expect(said).toContain("Every link flows");
@@ -174,7 +174,7 @@ test("a family is a tree from its first ancestor down, with what each adds", () 
   expect(screen.getByRole("link", { name: "No. 9" }).getAttribute("href")).toBe("/combinations/9");
 });
 
-test("a combination without family says so", () => {
+test("a combination without family shows a message", () => {
   render(
     <MemoryRouter>
       <FamilyTree self={one(1, "13")} family={{ ancestors: [], descendants: [], contained: [], alike: [] }} />

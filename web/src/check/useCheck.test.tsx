@@ -96,7 +96,7 @@ test("what was answered once is not asked again", async () => {
   expect(asked.length).toBe(2);
 });
 
-test("a server that is away is told, and the picture stays", async () => {
+test("an unreachable server is reported, and the picture is kept", async () => {
   const { result, type } = bench("1");
   await waitFor(() => expect(asked.length).toBe(1));
   asked[0]?.answer(one);

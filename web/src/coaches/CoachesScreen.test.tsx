@@ -72,7 +72,7 @@ test("a coach becomes head coach, and undo takes it back", async () => {
   expect(asked[1]?.body).toEqual({ role: "coach" });
 });
 
-test("nobody can block their own account", async () => {
+test("coaches cannot block their own account", async () => {
   const own = await rowOf("Mara Quist");
   expect(own.getByRole<HTMLButtonElement>("button", { name: "Active · block" }).disabled).toBe(true);
   const other = await rowOf("Tomas Okafor");

@@ -67,7 +67,7 @@ test("lead and rear differ in shape, not in colour alone", () => {
   expect(rear).toMatch(/Q/);
 });
 
-test("a feint, a hard and a light strike can be told apart", () => {
+test("a feint, a hard and a light strike look different", () => {
   const [check] = checked(["(1) 2! 3~ 2"]) as [Check];
   const classes = [...draw(check, "full").querySelectorAll(".tile")].map((tile) => tile.getAttribute("class"));
   expect(classes[0]).toContain("tile-feint");
@@ -94,7 +94,7 @@ test("a reload and a break are gaps as wide as their wait, with their millisecon
   );
 });
 
-test("a screen reader is told what each item is, when it lands and what the link before it needs", () => {
+test("a screen reader gets each item, when it lands and what the link before it needs", () => {
   const [check] = checked(["1 2 2 exit"]) as [Check];
   draw(check, "full", { onSelect: () => {} });
   const names = screen.getAllByRole("button").map((button) => button.getAttribute("aria-label"));
@@ -250,7 +250,7 @@ test("an item is taken away, moved and aimed by keys", () => {
   ]);
 });
 
-test("what nobody asks about cannot be pressed, and is one picture with its name", () => {
+test("a line without actions has no buttons and is one named picture", () => {
   const [check] = checked(["1 2 3"]) as [Check];
   draw(check, "full");
   expect(screen.queryAllByRole("button")).toEqual([]);

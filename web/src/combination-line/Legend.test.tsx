@@ -10,7 +10,7 @@ afterEach(() => {
   serve(null);
 });
 
-test("every sign of the legend is drawn as the core draws it, with what it means beside it", async () => {
+test("every sign of the legend is drawn like the core draws it, with its meaning", async () => {
   const asked = heldServer();
   const { container } = render(
     <Around>

@@ -63,7 +63,7 @@ test("a pasted list is read step by step with progress, shown, and put in place 
   await screen.findByText(/Done: 2 new, 1 changed/);
 });
 
-test("when nothing could be put in place, that is said and it can be tried again", async () => {
+test("a failed import is reported and can be tried again", async () => {
   paste("1 2");
   fireEvent.click(screen.getByRole("button", { name: "Preview" }));
   (await next("/api/imports")).answer(state({ counts: { new: 1 }, total: 1 }), 201);
@@ -104,7 +104,7 @@ test("only kinds that are there can be chosen, each with its count, after all of
   ]);
 });
 
-test("an entry that cannot be read is mended in place, with what is meant perhaps", async () => {
+test("an unreadable entry is mended in place, with suggestions", async () => {
   paste("1 zork # One");
   fireEvent.click(screen.getByRole("button", { name: "Preview" }));
   (await next("/api/imports")).answer(state({ counts: { unreadable: 1 }, total: 1 }), 201);

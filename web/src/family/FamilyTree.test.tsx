@@ -18,12 +18,12 @@ function tree(self: Relative, family: Partial<FamilyOfOne>) {
   );
 }
 
-test("a combination without relatives says so and leads to all families", () => {
+test("a combination without relatives shows a message and a link to all families", () => {
   tree(one(1, "1 2"), {});
   expect(screen.getByRole("link", { name: "All families" }).getAttribute("href")).toBe("/family");
 });
 
-test("ancestors stand above, descendants below, and only what is added is not grey", () => {
+test("ancestors are shown above, descendants below, and only added items are not grey", () => {
   tree(one(2, "1 2 3"), { ancestors: [one(1, "1 2")], descendants: [under(2, 3, "1 2 3 14")] });
   const links = screen.getAllByRole("link");
   expect(links.map((link) => link.getAttribute("href"))).toEqual([

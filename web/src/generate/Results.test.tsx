@@ -46,7 +46,7 @@ function results(generation: Partial<Generation>, role = "head-coach") {
 }
 const posts = (path: string) => asked.filter((question) => question.path === path && question.method === "POST");
 
-test("chains are kept one after the other: what is refused stands beside its chain, the others are marked", async () => {
+test("chains are saved one after the other: a refusal is shown at its chain, the others are marked", async () => {
   results({});
   for (const box of screen.getAllByRole("checkbox")) {
     fireEvent.click(box);
@@ -72,7 +72,7 @@ test("a coach proposes what is chosen", async () => {
   expect((await screen.findByRole("link", { name: "✓ proposed" })).getAttribute("href")).toBe("/review/5");
 });
 
-test("a wish that was bent is said, and asked for by one press", () => {
+test("a criterion that was relaxed is named and can be restored by one press", () => {
   const onPut = results({
     bent: { criterion: "length 3", words: "with 3 strikes", criteria: { length: 3 } },
     asked: 8,

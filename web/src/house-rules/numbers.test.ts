@@ -3,11 +3,11 @@ import { effectOf, shown } from "./numbers";
 
 const move = { to: 610, labelled: 0, chains: [], agree: 165, agreed: 165, gym: 0 };
 
-test("a number is shown without digits that nobody set", () => {
+test("a number is shown without digits that were not set", () => {
   expect([0.1 + 0.2, 560, -0.25].map(shown)).toEqual(["0.3", "560", "−0.25"]);
 });
 
-test("what a number changes is said in words, and only what there is to say", () => {
+test("the effect of a number is described in words, without empty parts", () => {
   expect(effectOf(move, 30)).toBe("changes no verdict");
   expect(effectOf({ ...move, labelled: 1, agree: 164 }, 30)).toBe(
     "1 labelled chain changes, 1 fewer agree, none of ours",

@@ -32,7 +32,7 @@ function bar(chosen: CombinationRow[], role = "head-coach", archived = false) {
 }
 const sent = (at: number) => asked.filter(({ method }) => method === "POST")[at];
 
-test("a tag that is taken back stays with those that had it before", async () => {
+test("undoing a tag leaves it with combinations that had it before", async () => {
   const onChoose = bar([row(4), row(5, ["liver"])]);
   fireEvent.click(screen.getByRole("button", { name: "Tag…" }));
   fireEvent.change(await screen.findByLabelText("Theme for all of them"), { target: { value: "Liver" } });

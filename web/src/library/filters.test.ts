@@ -32,7 +32,7 @@ test("what is taken out is what is found, without the page that is shown", () =>
   }
 });
 
-test("a wall sheet is not offered for more than fits, nor any file for a search that is not understood", () => {
+test("a wall sheet is not offered for more than fits, and no file for a search that is not understood", () => {
   expect(exportsOf(of(""), 61, true, 60)[0]).toEqual({
     label: "Paper: up to 60, narrow the search",
     to: null,

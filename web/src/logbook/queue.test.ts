@@ -61,7 +61,7 @@ test("what the server refuses stays with the reason and holds nothing else up", 
   expect(queue.all()).toEqual([]);
 });
 
-test("whoever is signed out loses nothing", async () => {
+test("signing out loses no entries", async () => {
   const queue = new LogQueue(store(), () =>
     Promise.reject(new Refusal({ type: "signed-out", status: 401, title: "Sign in again." })),
   );
@@ -126,7 +126,7 @@ test("what one coach wrote is not sent as another's, and waits for them", async 
   expect(await queue.flush(1)).toBe(1);
 });
 
-test("an entry of an older version, whose writer is not known, is sent by nobody by itself", async () => {
+test("an entry of an older version, whose writer is unknown, is not sent automatically", async () => {
   const kept = store();
   const { writer: _, ...older } = { ...entry("entry-one"), refused: null };
   kept.setItem("periplus.logbook-waiting", JSON.stringify([older]));

@@ -6,7 +6,7 @@ import { bound, changed, idOf, newRow, positionsOf, type Row, rowsOf } from "./r
 const NUMBERING = NUMBERINGS.numberings[0] ?? { numbers: [] };
 const without = (rows: Row[]) => rows.map(({ key: _, ...row }) => row);
 
-test("every row has a key of its own, also of the same numbering read twice", () => {
+test("every row has its own key, also when the same numbering is read twice", () => {
   const rows = [...rowsOf(NUMBERING), ...rowsOf(NUMBERING), newRow("hook", "role")];
   expect(new Set(rows.map((row) => row.key)).size).toBe(rows.length);
 });
@@ -30,7 +30,7 @@ test("numbers bound to the hand and back are the same, and the lead is the left"
   expect(bound(rows, "role", "role")).toEqual(rows);
 });
 
-test("a new row stands where its numbering binds it", () => {
+test("a new row is bound like its numbering", () => {
   for (const boundTo of ["role", "hand"] as const) {
     expect(positionsOf(boundTo)).toContain(newRow("hook", boundTo).position);
   }

@@ -111,7 +111,7 @@ test("a page that is woken once a second misses nothing", () => {
   expect(woken).toEqual(ear.heard().map(({ when }) => when));
 });
 
-test("whatever the pace is changed to, the line goes on from where it is", () => {
+test("changing the pace continues the line from its position", () => {
   fc.assert(
     fc.property(fc.integer({ min: 1, max: 30 }), fc.double({ min: 0.6, max: 2, noNaN: true }), (tenths, stretch) => {
       player.begin(line(four), 1);

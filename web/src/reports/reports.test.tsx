@@ -106,7 +106,7 @@ function shown(element: React.ReactNode, address = "/", role = "head-coach") {
   );
 }
 
-test("behind the plot of stances stands a table with the same numbers", async () => {
+test("the plot of stances has a table with the same numbers", async () => {
   shown(<BalanceScreen />);
   const table = await screen.findByRole("table", { name: "Minutes in each stance by week", hidden: true });
   const rows = within(table)
@@ -137,7 +137,7 @@ test.each([
   expect(screen.queryAllByRole("button", { name: "Show the numbers of lead hook" })).toHaveLength(times);
 });
 
-test("what is due stands apart from what comes later, and one press plans from it", async () => {
+test("due combinations are listed apart from later ones, and one press plans a session of them", async () => {
   shown(<DueScreen />);
   const due = await screen.findByRole("region", { name: "Due" });
   expect(within(due).getByText("for 10 days")).toBeTruthy();

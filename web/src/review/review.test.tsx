@@ -41,7 +41,7 @@ test("a change shows only the fields that differ, before and after", () => {
   expect(screen.getByText("Slow first")).toBeDefined();
 });
 
-test("a change that is applied already says so", () => {
+test("a change that was applied already is marked as such", () => {
   fields("change", {});
   expect(screen.getByText("Already applied: the current version is like this.")).toBeDefined();
 });

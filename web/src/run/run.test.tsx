@@ -104,7 +104,7 @@ afterEach(() => {
   serve(null);
 });
 
-test("where nothing runs one is told how to start", async () => {
+test("without a running session the page says how to start one", async () => {
   gym({ walls: [] });
   open("/run");
   expect(await screen.findByText(/^Nothing runs/)).toBeTruthy();

@@ -95,7 +95,7 @@ function gym(plans: object[], role = "head-coach") {
   return { asked, router };
 }
 
-test("a session stands on its day with its time, its length and its problems", async () => {
+test("a session is shown on its day with its time, its length and its problems", async () => {
   const today = todayInGym();
   gym([plan(1, `${today}T18:30`, { problems: 2 })]);
   const calendar = await screen.findByRole("region", { name: "Calendar" });

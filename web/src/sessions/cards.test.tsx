@@ -184,7 +184,7 @@ test("a round takes whole seconds of work and rest, and how often it is done", (
   expect(rounds(hand)[0]).toMatchObject({ seconds: 120, rest: 30, times: 4 });
 });
 
-test("a problem stands at its set", () => {
+test("a problem is shown at its set", () => {
   const problem = {
     place: "blocks[0].rounds[0].sets[0].combinations",
     where: "",
@@ -195,7 +195,7 @@ test("a problem stands at its set", () => {
   expect(within(screen.getByRole("article")).getByText("This set is empty.")).toBeTruthy();
 });
 
-test("rungs stand with their own verdicts, each once", () => {
+test("each rung is shown once with its own verdict", () => {
   const cue = (text: string, verdict: string) => ({
     kind: "rung",
     text,

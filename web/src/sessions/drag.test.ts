@@ -44,7 +44,7 @@ test.each([
   expect(read(drop(plan([[target]]), chain, set(0, 0, 0), DRILLS))).toBe(after);
 });
 
-test("a combination that is dropped beside the sets begins one", () => {
+test("a combination that is dropped next to the sets starts a new set", () => {
   expect(read(drop(plan([[of("repeat", "a")]]), chain, { kind: "lane", place: { block: 0, round: 0 } }, DRILLS))).toBe(
     "a,new",
   );

@@ -88,7 +88,7 @@ test("the load shows both stances, mirrored, of the track that is chosen", () =>
   expect(bars("orthodox")).toBe(`${Math.round(other?.left ?? 0)} left, ${Math.round(other?.right ?? 0)} right`);
 });
 
-test("what is left of the minutes, or over them, is said", () => {
+test("the minutes that are left or too many are shown", () => {
   shown(<LoadPanel />);
   expect(screen.getByText(/1:00 left of 10 min/)).toBeTruthy();
   cleanup();
@@ -106,7 +106,7 @@ test("a problem leads to its place, and every warning has its press", () => {
   }
 });
 
-test("a plan without trouble says so", () => {
+test("a plan without problems is marked as ready", () => {
   const content = planOf({
     blocks: [{ kind: "rounds", name: "", rounds: [{ seconds: 60, sets: [{ combinations: [{ chain: "1 2" }] }] }] }],
   });
@@ -155,7 +155,7 @@ test("the clock has a row for each track and a handle for each round, which the 
   expect(change?.(PLAN).blocks[0]?.rounds[1]?.seconds).toBe(75);
 });
 
-test("a plan that takes no time says so in place of a clock", () => {
+test("an empty plan shows a message instead of the clock", () => {
   const content = planOf({});
   shown(<Ruler />, { content, document: worked(content) });
   expect(screen.getByText(/The session is empty/)).toBeTruthy();

@@ -35,7 +35,7 @@ test("a set of everybody is changed for everybody", () => {
   expect(setsAt(changed, { block: 0, round: 1 })[0]?.drill).toBe("repeat");
 });
 
-test("a track whose set is changed gets sets of its own, and the others keep theirs", () => {
+test("changing the set of one track gives it its own sets and leaves the others", () => {
   const changed = withSets(plan, { block: 0, round: 0, track: 1 }, () => [newSet("calls")]);
   expect(setsAt(changed, { block: 0, round: 0, track: 1 })[0]?.drill).toBe("calls");
   expect(setsAt(changed, { block: 0, round: 0, track: 0 })[0]?.drill).toBe("repeat");
@@ -76,7 +76,7 @@ test("a copy is not tied to what it was copied from", () => {
   expect(rounds[1]?.sets[0]?.drill).toBe("repeat");
 });
 
-test("a combination that the library has changed is taken over wherever it stands", () => {
+test("a combination that was changed in the library is replaced everywhere in the plan", () => {
   const apart = split(
     withSet(plan, { block: 0, round: 0, set: 0 }, (set) => dropped(set, { ...chain("1 2"), id: 7, version: 1 }, 1)),
     { block: 0, round: 0 },

@@ -85,7 +85,7 @@ test("what was changed is saved by itself, once for all that follows quickly", a
   expect(hook.current.version).toBe(2);
 });
 
-test("nothing is written where nothing was changed, nor after what was changed is taken back", async () => {
+test("nothing is saved without a change, or after a change is undone", async () => {
   const server = gym(stored(1, "First"));
   const hook = planner(server.plan);
   name(hook, "Second");
@@ -155,7 +155,7 @@ test("what somebody else saved is not written over: the draft stays, and the coa
   expect(hook.current.draft.name).toBe("Mine");
 });
 
-test("one's own is kept over the newest when the coach says so", async () => {
+test("the coach's own version is saved over a newer one when the coach chooses it", async () => {
   const server = gym(stored(1, "First"));
   const hook = planner(server.plan);
   name(hook, "Mine");

@@ -28,7 +28,7 @@ function select(value: string[] = []) {
   return { onChange, type, enter };
 }
 
-test("Enter takes the theme that begins so, rather than making another beside it", () => {
+test("Enter chooses the theme that begins with the text instead of creating another", () => {
   const { onChange, type, enter } = select();
   type("low");
   enter();

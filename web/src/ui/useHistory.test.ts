@@ -52,7 +52,7 @@ test("keys typed quickly are one step, a pause begins another", () => {
   expect(result.current.canUndo).toBe(false);
 });
 
-test("a mend is a step of its own, also right after typing", () => {
+test("a mend is undone separately, also right after typing", () => {
   const { result } = history("");
   act(() => result.current.change(() => "2 2", true));
   act(() => result.current.change(() => "2 slip-rear 2"));

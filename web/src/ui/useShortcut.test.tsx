@@ -47,7 +47,7 @@ test("a key that goes into a field is no shortcut, one with Ctrl is", () => {
   expect(write).toHaveBeenCalledOnce();
 });
 
-test("a key that was not meant for it is left to the browser, and nothing listens once the screen is gone", () => {
+test("other keys are left to the browser, and nothing listens after the screen is closed", () => {
   const act = vi.fn(() => false);
   const { unmount } = renderHook(() => useShortcut("rows", act));
   expect(fireEvent.keyDown(document.body, { key: "ArrowDown" })).toBe(true);

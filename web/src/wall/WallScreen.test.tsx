@@ -96,7 +96,7 @@ afterEach(() => {
 
 const main = () => document.querySelector("main")?.textContent ?? "";
 
-test("at work stand the time, the numbers, the words of both stances and a reminder", async () => {
+test("during work the wall shows the time, the numbers, the words of both stances and a reminder", async () => {
   await at(19_700);
   expect(main()).toContain("1:40");
   for (const text of ["Round 1 of 2", "Work", "1 2", "left jab, right cross", "right jab, left cross", "chin down"]) {
@@ -109,7 +109,7 @@ test("the last ten seconds are said in words, too", async () => {
   expect(main()).toContain("Last ten");
 });
 
-test("in a rest stands what comes, in the stance in which it is thrown, with a code to scan", async () => {
+test("during a rest the wall shows what comes, in the stance in which it is thrown, with a code to scan", async () => {
   await at(125_000);
   expect(main()).toContain("Next");
   expect(main()).toContain("in the other stance");
@@ -118,7 +118,7 @@ test("in a rest stands what comes, in the stance in which it is thrown, with a c
   expect(page.getByLabelText("Follow on a phone")).toBeTruthy();
 });
 
-test("a pause is said, and its time stands", async () => {
+test("a pause is shown, and its time does not run", async () => {
   await at(0, { pausedMs: 20_000 });
   expect(main()).toContain("Paused");
   expect(main()).toContain("1:40");
@@ -174,7 +174,7 @@ test("a session that is long over makes room", async () => {
   expect(main()).toContain("Paused");
 });
 
-test("Space pauses at once, and the server is told", async () => {
+test("Space pauses at once and sends the command", async () => {
   const asked: unknown[] = [];
   await at(20_000);
   serve(async (request) => {

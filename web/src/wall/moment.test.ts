@@ -32,12 +32,12 @@ describe("what is on at a moment", () => {
     expect(moment.next).toBeNull();
   });
 
-  test("what comes is announced while the other still stands", () => {
+  test("the next combination is announced while the current one is still shown", () => {
     const moment = momentOf(two, null, 55_000);
     expect([moment.shown?.text, moment.next?.text]).toEqual(["1 2", "Next: 1 2 3"]);
   });
 
-  test("a list of combinations changes within its set: the one that was announced stands from then on", () => {
+  test("a list of combinations changes within its set: the announced one is shown from then on", () => {
     const list = programme(
       [segment(0, 60, "work", { drill: "set-list" })],
       [
@@ -49,7 +49,7 @@ describe("what is on at a moment", () => {
     expect([29_999, 30_000, 59_000].map((at) => momentOf(list, null, at).shown?.chain)).toEqual([0, 1, 1]);
   });
 
-  test("where nothing but steps is said, the step stands, and never that ten seconds are left", () => {
+  test("a round of steps shows the step, and never that ten seconds are left", () => {
     const thirds = programme(
       [segment(0, 60, "work")],
       [
@@ -65,17 +65,17 @@ describe("what is on at a moment", () => {
     expect(momentOf(two, null, 70_000).title).toBe("Round 1 of 2");
   });
 
-  test("the last ten seconds are told from the others", () => {
+  test("the last ten seconds are marked", () => {
     expect([momentOf(two, null, 109_999).lastTen, momentOf(two, null, 110_000).lastTen]).toEqual([false, true]);
   });
 
-  test("in a rest stands what comes, with its reminder", () => {
+  test("a rest shows what comes, with its reminder", () => {
     const moment = momentOf(two, null, 130_000);
     expect([moment.kind, moment.shown, moment.next?.text, moment.leftMs]).toEqual(["rest", null, "Next: 3 2", 20_000]);
     expect(moment.reminders).toEqual(["elbow level"]);
   });
 
-  test("before it begins one is told when, and what", () => {
+  test("before the start it shows when it begins, and with what", () => {
     const moment = momentOf(two, null, -4000);
     expect([moment.kind, moment.leftMs, moment.next?.text]).toEqual(["before", 4000, "1 2"]);
     const warm = programme(

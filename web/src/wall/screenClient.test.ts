@@ -122,7 +122,7 @@ describe("a screen", () => {
     expect(position(client)).toBe(Date.now());
   });
 
-  test("is told of a change, and shows it at once", async () => {
+  test("gets a pushed change and shows it at once", async () => {
     const { client, events } = await open();
     const paused: RunState = { ...running, pausedMs: 5000 };
     events.say({ ...server.run, revision: 2, state: paused });
@@ -130,7 +130,7 @@ describe("a screen", () => {
     expect(position(client)).toBe(5000);
   });
 
-  test("does not go back to what it was told earlier", async () => {
+  test("ignores an older push", async () => {
     const { client, events } = await open();
     events.say({ ...server.run, revision: 3, state: { ...running, pausedMs: 7000 } });
     events.say({ ...server.run, revision: 2, state: { ...running, pausedMs: 5000 } });
@@ -138,7 +138,7 @@ describe("a screen", () => {
     expect(position(client)).toBe(7000);
   });
 
-  test("an answer that was under way does not take back what it was told meanwhile", async () => {
+  test("an answer that was under way does not replace a newer push", async () => {
     const { client, events } = await open();
     const old = server.run;
     let letGo: () => void = () => undefined;
@@ -180,7 +180,7 @@ describe("a screen", () => {
     expect(server.asked.filter((one) => one.includes("/programmes/"))).toHaveLength(2);
   });
 
-  test("goes dark when its key is revoked, within a minute even where it is told nothing", async () => {
+  test("goes dark when its key is revoked, within a minute even without a push", async () => {
     const { client } = await open();
     server.revoked = true;
     await vi.advanceTimersByTimeAsync(60_000);
@@ -192,7 +192,7 @@ describe("a screen", () => {
 });
 
 describe("without the server", () => {
-  test("it goes on, also after a reload", async () => {
+  test("continues, also after a reload", async () => {
     const { client } = await open();
     server.away = true;
     await vi.advanceTimersByTimeAsync(30_000);
@@ -316,7 +316,7 @@ describe("the record", () => {
     expect(shown).toContain(80_000);
   });
 
-  test("stands still with a pause", async () => {
+  test("stops with a pause", async () => {
     const { client } = await open();
     await vi.advanceTimersByTimeAsync(15_000);
     await client.press("pause");

@@ -48,7 +48,7 @@ final class ItemEditsTest extends TestCase
         self::assertArrayNotHasKey('pivot out', $done);
     }
 
-    public function testWhatLandedTogetherWithAStrikeThatIsLeftOutStandsAlone(): void
+    public function testAJoinedStrikeIsNoLongerJoinedWhenTheOneBeforeItIsLeftOut(): void
     {
         self::assertSame('1 3', self::done('1 14 +3', 1)['leave out']);
     }

@@ -83,7 +83,7 @@ final class MendFinderTest extends TestCase
     }
 
     /** Two kicks on the line: the mend of each comes before its own kick. */
-    public function testAMendStandsWithTheFindingThatItMends(): void
+    public function testAMendIsListedUnderTheFindingThatItMends(): void
     {
         $result = self::report('1 14l 2 13 exit', 'kickboxing');
         $options = new CheckOptions(BuiltInHouseRules::named('kickboxing'));

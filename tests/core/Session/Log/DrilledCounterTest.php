@@ -211,7 +211,7 @@ final class DrilledCounterTest extends TestCase
             '95 % of the repetitions open with a jab: opponents will know what comes first.',
         ],
     ]),]
-    public function testWhatIsOutOfBalanceIsSaidInASentence(array $figures, array $sentences): void
+    public function testAnImbalanceIsDescribedInASentence(array $figures, array $sentences): void
     {
         self::assertSame($sentences, LoadFindings::find(Figures::stored($figures)));
     }
