@@ -102,7 +102,7 @@ final class MeasureTest extends ApiTestCase
     #[TestWith([[], 'At least two strikes have to be heard. Tap once for each strike as it lands.'])]
     #[TestWith([[5], 'At least two strikes have to be heard. Tap once for each strike as it lands.'])]
     #[TestWith([[0, -5], 'A moment is at most an hour from the first.'])]
-    public function testAMeasurementThatIsNotPossibleIsRefusedWithAReason(array $taps, string $message): void
+    public function testAnImpossibleMeasurementIsRefusedWithAReason(array $taps, string $message): void
     {
         $answer = $this->ask('POST', "/api/combinations/{$this->id}/measure", ['taps' => $taps]);
         /** @var list<array{message: string}> $violations */

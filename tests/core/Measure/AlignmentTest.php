@@ -158,7 +158,7 @@ final class AlignmentTest extends TestCase
         'A chain with fewer than two strikes that land has no time between them to measure.',
     ]),]
     #[TestWith(['1 2', [10.0], 'At least two strikes have to be heard. Tap once for each strike as it lands.'])]
-    public function testAMeasurementThatIsNotPossibleIsRefusedWithAReason(string $chain, array $taps, string $message): void
+    public function testAnImpossibleMeasurementIsRefusedWithAReason(string $chain, array $taps, string $message): void
     {
         $this->expectExceptionMessage($message);
         Measurement::of($taps, self::contacts($chain));
