@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-/** What a link is for, as whoever opens it sees it. */
+/** What a link is for, as shown to the person who opens it. */
 final readonly class InvitationPreview
 {
     public function __construct(

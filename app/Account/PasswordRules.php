@@ -22,7 +22,7 @@ final readonly class PasswordRules
     private const MIN_PART_LENGTH = 4;
 
     /**
-     * @param string $field where the password stands in the request
+     * @param string $field the field of the password in the request
      *
      * @throws Refused with the sentence for that field
      */

@@ -20,7 +20,7 @@ use Symfony\Contracts\Cache\CacheInterface;
  */
 final class LineRenderer
 {
-    /** @var array<string, string> what a set of house rules or a numbering is told by */
+    /** @var array<string, string> keys that identify house rules and numberings */
     private array $digests = [];
 
     public function __construct(

@@ -40,7 +40,7 @@ final readonly class SqlCondition
     }
 
     /**
-     * Joins parts with what stands before, between and after them.
+     * Joins parts with a text before, between and after them.
      *
      * @param list<self> $parts
      */

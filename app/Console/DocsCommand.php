@@ -38,7 +38,7 @@ final class DocsCommand extends Command
         ];
     }
 
-    /** @param array<string, string> $parts what stands between the marks of that name */
+    /** @param array<string, string> $parts the text between the marks of that name */
     private static function with(string $file, array $parts): string
     {
         $text = (string) file_get_contents(self::FOLDER.$file);

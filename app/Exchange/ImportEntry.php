@@ -9,7 +9,7 @@ final readonly class ImportEntry
 {
     /**
      * @param int $line where it begins in the file, from 1
-     * @param string $source as it stands there, shortened
+     * @param string $source its text in the file, shortened
      * @param array{
      *     name: string,
      *     chain: string,

@@ -209,7 +209,7 @@ final readonly class MonthSheet
         $pdf->setXY(self::MARGIN, $foot);
     }
 
-    /** @param list<array{string, float, string}> $bars name, length and what stands behind it */
+    /** @param list<array{string, float, string}> $bars name, length and the text after it */
     private function bars(
         Sheet $pdf,
         float $x,

@@ -10,7 +10,7 @@ final readonly class ModelGroup
     /**
      * @param string $of id of the strike or move, or "body"
      * @param string $kind strike, move or body
-     * @param string|null $note what is said of all of them
+     * @param string|null $note a remark on all of them
      * @param list<ShownModelValue> $values
      */
     public function __construct(

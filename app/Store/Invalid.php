@@ -13,7 +13,7 @@ final class Invalid extends Refused
         parent::__construct($message, $type, $more);
     }
 
-    /** @param string|null $short what is said at the field, where the whole message is too long for it */
+    /** @param string|null $short a shorter message for the field, where the whole one is too long */
     public static function field(string $field, string $message, ?string $short = null): self
     {
         return new self($message, ['violations' => [['field' => $field, 'message' => $short ?? $message]]]);

@@ -23,7 +23,7 @@ final readonly class Versions
      * @template T of Versioned
      *
      * @param class-string<T> $class
-     * @param string $missing what is said when it is not there
+     * @param string $missing the message when it does not exist
      * @param \Closure(T): mixed $change what belongs into the same transaction, such as the audit log, is done here as
      *                                   well
      * @param (\Closure(T): Refused)|null $refuse says more than that it was changed since

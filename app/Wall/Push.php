@@ -31,7 +31,7 @@ final readonly class Push
 
     /**
      * @param list<string> $keys
-     * @param object $run as screens are told of it
+     * @param object $run as it is sent to screens
      */
     public function run(array $keys, object $run): void
     {

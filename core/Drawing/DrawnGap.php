@@ -11,7 +11,7 @@ final readonly class DrawnGap
 {
     /**
      * @param Verdict $verdict reload or breaks
-     * @param string $sign that stands for the verdict
+     * @param string $sign of the verdict
      * @param string $label the wait in ms, after a plus
      * @param string $sentence for a tooltip and for screen readers
      */

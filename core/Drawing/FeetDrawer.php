@@ -17,7 +17,7 @@ final readonly class FeetDrawer
 {
     /** Length of a step, in drawing units. */
     private const STEP = 11.0;
-    /** Distances from the left edge: closer to the pair at the start the next one could not be told apart. */
+    /** Distances from the left edge: closer to the pair at the start the next one could not be distinguished. */
     private const CLEAR_AT_START = 34;
     private const CLEAR_AFTER_START = 104;
 

@@ -14,7 +14,7 @@ final class Languages
         return self::$current ??= new English();
     }
 
-    /** Chooses the language of everything that is said from now on; null for English. */
+    /** Chooses the language of all texts from now on; null for English. */
     public static function choose(?Language $language): void
     {
         self::$current = $language;

@@ -17,7 +17,7 @@ final readonly class Measurement
     /**
      * @param list<float> $taps ms
      * @param list<MeasuredLink> $links
-     * @param float $pace how many times the computed time the athlete takes on the whole; 1 where that cannot be told
+     * @param float $pace how many times the computed time the athlete takes on the whole; 1 where that is unknown
      */
     private function __construct(
         public array $taps,

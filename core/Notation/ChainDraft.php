@@ -112,7 +112,7 @@ final class ChainDraft
         }
     }
 
-    /** Puts a marked strike in the place of the last item. The mark stands at that span. */
+    /** Replaces the last item with a marked strike. The mark is at that span. */
     public function replaceLast(StrikeItem $item, Span $mark): void
     {
         if ($item->changesStance() && true !== $this->last()?->changesStance()) {

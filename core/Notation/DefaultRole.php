@@ -22,14 +22,14 @@ use function Periplus\Core\Language\t;
 final readonly class DefaultRole
 {
     /**
-     * @param string $why how the sentence goes on that says so: "after the jab"
+     * @param string $why the end of the sentence that explains it: "after the jab"
      * @param bool $asks whether the other role is as likely
      */
     private function __construct(public Role $role, public string $why, public bool $asks)
     {
     }
 
-    /** @param list<Item> $before what stands before it in the chain */
+    /** @param list<Item> $before the items before it in the chain */
     public static function of(string $family, array $before, Catalogue $catalogue): self
     {
         $isArm =

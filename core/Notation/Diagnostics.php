@@ -17,7 +17,7 @@ final class Diagnostics
 
     /**
      * @param string $message one sentence for people
-     * @param string $expected what could stand there
+     * @param string $expected what would be valid there
      * @param list<string> $nearest texts that would be accepted in its place, nearest first
      */
     public function problem(Span $span, string $message, string $expected, array $nearest = []): void

@@ -11,7 +11,7 @@ final readonly class ReadingProblem
      * @param int $at first character, counted in Unicode characters from 0
      * @param int $length in Unicode characters
      * @param string $message one sentence for people
-     * @param string $expected what could stand there
+     * @param string $expected what would be valid there
      * @param list<string> $nearest texts that would be accepted in its place, nearest first
      */
     public function __construct(

@@ -22,12 +22,12 @@ final readonly class StrikePhrase
      * @param int $next place of the token after it
      * @param string $noun as {@see StrikePhraseParser} knows it; empty where there is a number
      * @param string $code a number of a numbering; empty where there is a noun
-     * @param string $letters what stands directly after the number: "b" in "3b"
+     * @param string $letters the letters directly after the number: "b" in "3b"
      * @param Role|null $role said beside a left or right, as in "lead left hook": the two have to agree; without one it
      *                        follows from the side of the thigh, "inside low kick"
      * @param string|null $targetWord a key of {@see Vocabulary::TARGETS}
      * @param int $times how often it is thrown: 2 for "double jab"
-     * @param bool $inTurn each of those times anew, as in "four uppercuts", which alternate; otherwise the same strike
+     * @param bool $inTurn resolved separately each time, as in "four uppercuts", which alternate; otherwise the same strike
      *                     again
      * @param bool $switched after a switch of the feet that is said with it, as in "switch front kick"
      * @param bool $openTarget the target stands between two strikes and could belong to either

@@ -13,7 +13,7 @@ use Periplus\Core\Technique\Catalogue;
 use function Periplus\Core\Language\t;
 
 /**
- * Adds the strike of a phrase to the chain, as often as it is thrown, with what is said along with it: a switch before
+ * Adds the strike of a phrase to the chain, as often as it is thrown, with what belongs to it: a switch before
  * it, the strike that it is thrown "off".
  *
  * @internal to {@see ChainParser}

@@ -12,7 +12,7 @@ final readonly class ModelValue
      * @param string $of whose it is: "body", or the id of a strike or move
      * @param string $name in words, without whose it is
      * @param float $step by which it is moved by hand
-     * @param string|null $note what is said of all numbers of that strike or move
+     * @param string|null $note a remark on all numbers of that strike or move
      */
     public function __construct(
         public string $key,

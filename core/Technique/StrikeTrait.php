@@ -20,7 +20,7 @@ enum StrikeTrait: string
     case BendsWrist = 'bends-wrist';
     /** It takes the head off the line. */
     case MovesHead = 'moves-head';
-    /** Its role is meant when none is said. */
+    /** The role that is meant when none is named. */
     case Usual = 'usual';
     /** Its role is meant at the start of a chain. */
     case UsualFirst = 'usual-first';

@@ -13,7 +13,7 @@ final readonly class ItemEdit
     /**
      * @param list<Edit> $edits in the order of their places
      * @param string $name what a coach calls it: "leave out", "to the body", "lead uppercut"
-     * @param int|null $at where the item stands afterwards; null when it is gone
+     * @param int|null $at index of the item afterwards; null when it is removed
      * @param Target|null $target where the strike goes then, when that is what changes
      */
     public function __construct(

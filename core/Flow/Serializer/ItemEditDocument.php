@@ -7,7 +7,7 @@ namespace Periplus\Core\Flow\Serializer;
 use Periplus\Core\Flow\Mend\ItemEditKind;
 use Periplus\Core\Flow\Timing\Verdict;
 
-/** A change that can be made by hand, with what comes of it. */
+/** A change that can be made by hand, with its result. */
 final readonly class ItemEditDocument
 {
     /**

@@ -6,7 +6,7 @@ namespace Periplus\Core\Flow\Serializer;
 
 use Periplus\Core\Flow\Timing\Verdict;
 
-/** A mend in words, with what comes of it. */
+/** A mend in words, with its result. */
 final readonly class MendDocument
 {
     /**

@@ -27,7 +27,7 @@ final readonly class Selection
 
     /**
      * @param list<Candidate> $candidates that flow
-     * @param list<int> $taken ids that stand in the session already
+     * @param list<int> $taken ids that are in the session already
      */
     public function choose(array $candidates, int $level, int $count, array $taken): Chosen
     {

@@ -18,7 +18,7 @@ final readonly class DrillCue
      * @param list<int> $marked places of the chain's items that are new
      * @param int|null $lengthMs how long the chain takes at its tempo
      * @param string|null $before what is done before the chain, such as two squats
-     * @param string|null $after how it goes on after the chain, such as free
+     * @param string|null $after what follows the chain, such as free
      * @param string|null $short the text without what a screen shows beside it; the same text when null
      */
     public function __construct(

@@ -8,7 +8,7 @@ namespace Periplus\Core\Session\Drill;
 final readonly class Parameter
 {
     /**
-     * @param string $title as it stands beside the field
+     * @param string $title the label of the field
      * @param int|bool|string|list<int>|list<string> $usual
      * @param int $least of a number; of several numbers each
      * @param int $most of a number; of a text its characters

@@ -11,7 +11,7 @@ final readonly class PlanProblem
      * @param string $place such as blocks[1].rounds[0].sets[2].seconds; empty for the whole plan
      * @param string $where the same in words: "Rounds, round 1, set 3"
      * @param string $message one or two sentences, with what to do
-     * @param bool $stops whether what stands there is left out of the programme
+     * @param bool $stops whether that part is left out of the programme
      */
     public function __construct(
         public string $place,

@@ -42,7 +42,7 @@ final readonly class SessionPlan
     ) {
     }
 
-    /** @return list<Set> all that stand in it, of every track */
+    /** @return list<Set> all of its sets, of every track */
     public function sets(): array
     {
         $sets = [];
@@ -57,7 +57,7 @@ final readonly class SessionPlan
         return $sets;
     }
 
-    /** @return list<PlannedCombination> all that stand in it, of every track */
+    /** @return list<PlannedCombination> all of its combinations, of every track */
     public function combinations(): array
     {
         return array_merge(...array_map(static fn (Set $set): array => $set->combinations, $this->sets()));

@@ -17,14 +17,14 @@ final readonly class Cue
      * @param int $atMs from the start of the session
      * @param int|null $track whose it is, counted from 0; everybody's when null
      * @param string $text in the numbering of the plan
-     * @param Place $place where it stands in the plan
+     * @param Place $place its position in the plan
      * @param Chain|null $chain what is thrown
      * @param RoundStance $stance in which
      * @param list<int> $marked places of items that are new
      * @param int|null $lengthMs how long the chain takes
-     * @param list<string> $reminders that stand with it
+     * @param list<string> $reminders that are shown with it
      * @param string|null $before what is done before the chain, such as two squats
-     * @param string|null $after how it goes on after the chain, such as free
+     * @param string|null $after what follows the chain, such as free
      * @param string|null $short the text without what a screen shows beside it; the same text when null
      */
     public function __construct(

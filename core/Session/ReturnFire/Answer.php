@@ -12,7 +12,7 @@ use Periplus\Core\Technique\Stance;
 final readonly class Answer
 {
     /**
-     * @param Stance $opponent how they stand
+     * @param Stance $opponent the opponent's stance
      * @param Side $side of theirs that throws it
      * @param list<Defence> $defences
      */

@@ -34,7 +34,7 @@ final readonly class RunState
         return $this->pausedMs ?? min($clock, $this->holdMs ?? $clock);
     }
 
-    /** Tells whether the clock stands: a coach paused it, or the plan waits here. */
+    /** Tells whether the clock is stopped: a coach paused it, or the plan waits here. */
     public function stands(int $now): bool
     {
         return null !== $this->pausedMs || (null !== $this->holdMs && $this->position($now) >= $this->holdMs);

@@ -27,7 +27,7 @@ final class WallSerializer
 {
     private readonly Writer $writer;
     private readonly Speech $speech;
-    /** @var array<string, int> place in the list of chains, by what a chain is told by */
+    /** @var array<string, int> place in the list of chains, by a key that identifies the chain */
     private array $places = [];
     /** @var list<WallChain> */
     private array $chains = [];
@@ -48,7 +48,7 @@ final class WallSerializer
         return (new self($programme, $numbering ?? $programme->plan->numbering))->document();
     }
 
-    /** @return list<string> everything that is said in it, each once */
+    /** @return list<string> all texts that are spoken in it, each once */
     public static function spoken(Programme $programme): array
     {
         $speech = new Speech($programme->plan->numbering);
@@ -94,7 +94,7 @@ final class WallSerializer
     }
 
     /**
-     * Returns what is said, by the place of the cue. There is one voice, so at each moment it is the last text, which
+     * Returns the spoken texts by the place of their cue. There is one voice, so at each moment it is the last text, which
      * says most.
      *
      * @return array<int, string>

@@ -14,7 +14,7 @@ interface Warning
 {
     public function definition(): WarningDefinition;
 
-    /** @return iterable<string> where it holds, in one sentence each; what holds for both stances is said once */
+    /** @return iterable<string> where it holds, in one sentence each; what holds for both stances is returned once */
     public function matches(WarningContext $context): iterable;
 
     /** Returns the plan with less of it. */

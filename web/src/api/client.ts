@@ -65,7 +65,7 @@ const withToken: Middleware = {
   },
 };
 
-/** Returns what to throw when a request came to nothing: a question that was taken back is no refusal. */
+/** Returns the error to throw for a failed request: a cancelled one is no refusal. */
 function lost(error: unknown): unknown {
   if (error instanceof Refusal || (error instanceof DOMException && error.name === "AbortError")) {
     return error;
@@ -91,13 +91,13 @@ const withRefusals: Middleware = {
 export const api = createClient<Schema.paths>({ baseUrl: window.location.origin });
 api.use(withToken, withRefusals);
 
-/** The same as queries: what was asked of a path is kept under that path, and asked anew by `refresh`. */
+/** The same as queries: answers are cached under their path, and `refresh` reloads them. */
 export const server = createQueries(api);
 
 /** Returns the header that names the version a write is based on. */
 export const ifMatch = (version: number) => ({ "If-Match": `"${version}"` });
 
-/** Returns the data of an answer; one that breaks off is told as a server that is away. */
+/** Returns the data of an answer; a broken one counts as a server that is away. */
 export async function answered<T>(call: Promise<{ data?: T }>): Promise<T> {
   try {
     return (await call).data as T;

@@ -20,7 +20,7 @@ export function editOf(what: KeyedEdit, edits: ItemEdit[], target: Target | unde
 /**
  * The changes that can be made by hand to the items of a line, from the core.
  *
- * @param check of what stands in the line; undefined while it is not known
+ * @param check of the text in the line; undefined while it is not known
  * @param picked the item that is asked about
  */
 export function useItemEdits(

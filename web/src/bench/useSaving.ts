@@ -146,7 +146,7 @@ export function useSaving(bench: Bench) {
     close: useStable(() => setOpen(false)),
     remark,
     setRemark,
-    /** @param basedOn another version than the one it was made from, once it is known that both are meant */
+    /** @param basedOn another version than the one it was made from, once the coach has chosen to save both */
     send: useStable((basedOn: number | null = draft.basedOn) => {
       wasCutOff.current = false;
       setConflict(null);

@@ -67,7 +67,7 @@ function isWhole(answer: CheckAnswer, request: CheckRequest): boolean {
 /**
  * The query for one check, cached for good.
  *
- * @param caret where the cursor stands when the question goes out; the same question for every place
+ * @param caret where the cursor is when the request is sent; the request is the same for every place
  * @example useQuery(checkOf({ text: "1 2", draw: ["row"] })).data?.check.verdict
  */
 export function checkOf(request: CheckRequest, caret?: () => number) {

@@ -13,7 +13,7 @@ export interface Placed {
 
 const round = (value: number) => Math.round(value * 100) / 100;
 
-/** @param spanMs the time that the width stands for */
+/** @param spanMs the time that the width shows */
 export function place(drawing: LineDrawing, room: number, spanMs = drawing.lengthMs): Placed {
   const fits = Math.max(40, room - drawing.left - drawing.right) / Math.max(1, spanMs);
   const scale = Math.min(drawing.most, Math.max(drawing.least, fits));

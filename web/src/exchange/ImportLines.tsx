@@ -103,7 +103,7 @@ function entryOf({ content, written }: ImportLine): { chain: string; name: strin
   return content ? { chain: content.text, name: content.name } : (written ?? { chain: "", name: "" });
 }
 
-/** The combination of an entry; what stands in the file where it could not be read. */
+/** The combination of an entry; the text of the file when it could not be read. */
 function Entry({ line }: { line: ImportLine }) {
   if (!line.content) {
     return <code>{line.source}</code>;

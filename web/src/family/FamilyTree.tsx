@@ -96,7 +96,7 @@ function Branch({ nodes, self, before, depth }: { nodes: Node[]; self: Relative;
   );
 }
 
-/** The chain with the items it shares with its parent in grey, so that the additions stand out. */
+/** The chain with the items it shares with its parent in grey, so that the additions are visible. */
 function Grown({ text, before }: { text: string; before: string }) {
   const [items, those] = [text.split(" "), before.split(" ")];
   const differs = items.findIndex((item, at) => item !== those[at]);

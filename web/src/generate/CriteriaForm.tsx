@@ -20,7 +20,7 @@ interface Props {
   onPut: (values: Record<string, string | number>) => void;
 }
 
-/** What generated chains should be like; each field stands in the address. */
+/** What generated chains should be like; each field is in the address. */
 export function CriteriaForm({ criteria, onPut }: Props) {
   return (
     <Flex component="section" vertical gap="var(--space-2)" className="panel criteria" aria-label={t`Criteria`}>

@@ -6,7 +6,7 @@ import { FILTERS, filtersOf, withoutClause } from "./filters";
 /** Pause in ms after the last key before a search is sent. */
 const PAUSE_MS = 180;
 
-/** Returns the search and filters of the library, which stand in the address, with the ways to change them. */
+/** Returns the search and filters of the library, which are in the address, with functions to change them. */
 export function useFilters() {
   const [address, setAddress] = useSearchParams();
   const filters = filtersOf(address);

@@ -51,7 +51,7 @@ export default function LogbookScreen() {
   );
 }
 
-/** Returns the filters of the logbook, which stand in the address, with the ways to change them. */
+/** Returns the filters of the logbook, which are in the address, with functions to change them. */
 function useLogFilters() {
   const [address, setAddress] = useSearchParams();
   const filters: LogFilters = { page: Number(address.get("page")) || 1 };
@@ -87,7 +87,7 @@ function useLogFilters() {
 
 interface HeadProps {
   filters: LogFilters;
-  /** The number of entries that nobody has reviewed. */
+  /** The number of entries that were not reviewed yet. */
   unchecked: number;
   onPut: (name: string, value: string | null) => void;
 }

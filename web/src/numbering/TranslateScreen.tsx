@@ -128,7 +128,7 @@ function Directions({ from, to, stance, options, onPut }: DirectionProps) {
 
 type Lines = NonNullable<ReturnType<typeof useTranslation>["data"]>["lines"];
 
-/** The translated lines; one that could not be read stands as it was, with what is wrong. */
+/** The translated lines; one that could not be read is shown unchanged, with the reason. */
 function TranslatedLines({ lines }: { lines: Lines }) {
   const notice = useNotice();
   const written = lines.map((line) => line.written ?? line.text).join("\n");

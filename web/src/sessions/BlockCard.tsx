@@ -73,7 +73,7 @@ export function BlockCard({ block, at }: { block: PlanBlock; at: number }) {
       <Why reasons={why.map((reason) => reason.message)} />
       {block.rounds.map((round, number) => (
         <RoundCard
-          // biome-ignore lint/suspicious/noArrayIndexKey: a round is told by its place
+          // biome-ignore lint/suspicious/noArrayIndexKey: a round is identified by its place
           key={number}
           round={round}
           block={at}

@@ -74,7 +74,7 @@ export function LaneColumn({
         </Flex>
       )}
       {sets.map((set, at) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a set is told by its place
+        // biome-ignore lint/suspicious/noArrayIndexKey: a set is identified by its place
         <SetCard key={at} set={set} place={{ ...place, set: at }} compact={compact} alone={sets.length === 1} />
       ))}
       <button

@@ -90,7 +90,7 @@ function TrackFields({ content, onPut }: TrackProps) {
   return (
     <>
       {content.tracks.map((one, at) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a track is told by its place
+        // biome-ignore lint/suspicious/noArrayIndexKey: a track is identified by its place
         <span key={at} className="pair">
           <Input
             value={one.name}

@@ -135,7 +135,7 @@ function Planner({ plan }: { plan: Plan }) {
             <LibraryPanel />
             <section className="planner-blocks" aria-label={t`The session`}>
               {content.blocks.map((block, at) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: a block is told by its place
+                // biome-ignore lint/suspicious/noArrayIndexKey: a block is identified by its place
                 <BlockCard key={at} block={block} at={at} />
               ))}
               <AddBlock formats={drills.boutFormats} />

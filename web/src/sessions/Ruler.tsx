@@ -62,7 +62,7 @@ export function Ruler() {
             const to = Math.max(...own.map((segment) => segment.toMs));
             return own.length === 0 ? null : (
               <RoundHandle
-                // biome-ignore lint/suspicious/noArrayIndexKey: a round is told by its place
+                // biome-ignore lint/suspicious/noArrayIndexKey: a round is identified by its place
                 key={`${b} ${r}`}
                 block={b}
                 round={r}

@@ -27,7 +27,7 @@ export function SetChains({ set, place, compact, onCombinations }: Props) {
         // What it shares with the previous one; of another set while the answer is outdated.
         const shared = new Set(together?.items.length === set.combinations.length ? together.items[at] : []);
         return (
-          // biome-ignore lint/suspicious/noArrayIndexKey: the same combination may stand twice
+          // biome-ignore lint/suspicious/noArrayIndexKey: the same combination may be there twice
           <li key={at}>
             <Flex component="span" align="baseline" gap="small" className="set-chain">
               <b className="numbers" title={one.name}>

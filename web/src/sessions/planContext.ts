@@ -12,7 +12,7 @@ export interface PlanInHand {
   exercises: Exercise[];
   selected: Place | null;
   select: (place: Place | null) => void;
-  /** @param typed whether it goes on with the change before, as one types */
+  /** @param typed whether it continues the change before, as while typing */
   change: (next: (now: PlanContent) => PlanContent, typed?: boolean) => void;
   /** The reason for each part of a generated session. */
   reasons: { place: string; message: string }[];

@@ -194,7 +194,7 @@ export function usePlanner(plan: Plan) {
   );
 
   const text = JSON.stringify(draft);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: each change of the text begins the pause anew
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each change of the text restarts the pause
   useEffect(() => {
     if (!unsaved || saving === "changed" || saving === "saving") {
       return;

@@ -72,7 +72,7 @@ function isTyping(target: EventTarget | null): boolean {
 /**
  * Enables a shortcut while the component is mounted.
  *
- * @param act false when the key was not meant for it after all, so that the browser does with it as usual
+ * @param act returns false when the key is not for it after all and is left to the browser
  * @example useShortcut("search", () => field.current?.focus());
  */
 export function useShortcut(name: ShortcutName, act: (event: KeyboardEvent) => unknown): void {

@@ -87,7 +87,7 @@ interface ShownProps {
   since: () => number;
 }
 
-/** The chain, or the cue that stands in its place. */
+/** The chain, or the cue that replaces it. */
 function Shown({ standing, stance, since }: ShownProps) {
   const { resting, cue, chain, slowly, thrownIn, isOther } = standing;
   const thrown = thrownIn[stance];

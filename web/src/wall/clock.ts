@@ -26,7 +26,7 @@ export class ServerClock {
 
   /**
    * @param local a clock of this device that never goes back, in ms
-   * @param date its clock of the day, which goes on while it sleeps
+   * @param date its time of day, which continues while it sleeps
    */
   constructor(
     private readonly local: () => number,

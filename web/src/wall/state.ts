@@ -6,7 +6,7 @@ export function positionAt(state: RunState, now: number): number {
   return state.pausedMs ?? Math.min(clock, state.holdMs ?? clock);
 }
 
-/** Tells whether the clock stands: a coach paused it, or the plan waits here. */
+/** Tells whether the clock is stopped: a coach paused it, or the plan waits here. */
 export function stands(state: RunState, now: number): boolean {
   return (
     state.endedMs !== null ||
