@@ -27,8 +27,8 @@ final readonly class StrikePhrase
      *                        follows from the side of the thigh, "inside low kick"
      * @param string|null $targetWord a key of {@see Vocabulary::TARGETS}
      * @param int $times how often it is thrown: 2 for "double jab"
-     * @param bool $inTurn resolved separately each time, as in "four uppercuts", which alternate; otherwise the same strike
-     *                     again
+     * @param bool $inTurn resolved separately each time, as in "four uppercuts", which alternate; otherwise the same
+     *                     strike again
      * @param bool $switched after a switch of the feet that is said with it, as in "switch front kick"
      * @param bool $openTarget the target stands between two strikes and could belong to either
      * @param string|null $secondTarget the target of the second of two, as in "double hook, body and head"

@@ -94,8 +94,8 @@ final class WallSerializer
     }
 
     /**
-     * Returns the spoken texts by the place of their cue. There is one voice, so at each moment it is the last text, which
-     * says most.
+     * Returns the spoken texts by the place of their cue. There is one voice, so at each moment it is the last text,
+     * which says most.
      *
      * @return array<int, string>
      */
