@@ -58,13 +58,13 @@ final readonly class LogTotals
     /** @return list<CombinationTotal> what was drilled longest */
     public function longest(Period $period, int $most): array
     {
-        return $this->of($period, 'ORDER BY ms DESC, combination_id', $most);
+        return $this->sorted($period, 'ORDER BY ms DESC, combination_id', $most);
     }
 
     /** @return list<CombinationTotal> what fell apart most often */
     public function fallen(Period $period, int $most): array
     {
-        return $this->of($period, 'HAVING fell > 0 ORDER BY fell DESC, ms DESC, combination_id', $most);
+        return $this->sorted($period, 'HAVING fell > 0 ORDER BY fell DESC, ms DESC, combination_id', $most);
     }
 
     /** @return list<CombinationTotal> what was drilled before, and long ago at the end of the period */
@@ -185,7 +185,7 @@ final readonly class LogTotals
     }
 
     /** @return list<CombinationTotal> */
-    private function of(Period $period, string $order, int $most): array
+    private function sorted(Period $period, string $order, int $most): array
     {
         return array_map($this->total(...), $this->connection->fetchAllAssociative(
             self::TOTALS." WHERE counts = 1 AND day BETWEEN ? AND ? GROUP BY combination_id $order LIMIT $most",

@@ -196,6 +196,15 @@ final class ArchitectureTest extends TestCase
         self::assertSame([], $unnamed);
     }
 
+    #[TestWith(['core'])]
+    #[TestWith(['app'])]
+    public function testAMethodNamedOfIsAConstructor(string $root): void
+    {
+        foreach (self::files($root) as $file => $code) {
+            self::assertDoesNotMatchRegularExpression('~(?<!static )function of\(~', $code, $file);
+        }
+    }
+
     public function testTheStoreKnowsNoHttp(): void
     {
         foreach (self::files('app') as $file => $code) {

@@ -2,11 +2,11 @@ import { t } from "@lingui/core/macro";
 import { Input } from "antd";
 import { minLength } from "../api/bounds";
 
-const LEAST = minLength("AcceptRequest", "password");
+const MIN_LENGTH = minLength("AcceptRequest", "password");
 
 /** Tells whether a password may be sent; the server checks the rest of the rule. */
 export function isLongEnough(password: string): boolean {
-  return password.length >= LEAST;
+  return password.length >= MIN_LENGTH;
 }
 
 interface Props {
@@ -29,7 +29,7 @@ export function NewPassword({ id, label, value, onChange }: Props) {
         onChange={(event) => onChange(event.target.value)}
       />
       <p className="small" id="password-rule">
-        {t`At least ${LEAST} characters, not your own name and no row of keys. Four unrelated words are good.`}
+        {t`At least ${MIN_LENGTH} characters, not your own name and no row of keys. Four unrelated words are good.`}
       </p>
     </>
   );
