@@ -37,7 +37,9 @@ backup() { # FILE
         WORK=
         trap '[ -z "$WORK" ] || rm -rf "$WORK"' EXIT
         trap 'exit 130' INT TERM HUP
-        WORK=$(mktemp -d "$folder/.periplus-backup.XXXXXX" 2>/dev/null) || not_written "$folder" "There cannot be written to $folder."
+        # The name first: whatever interrupts the next line, the traps know what to remove.
+        WORK=$(mktemp -du "$folder/.periplus-backup.XXXXXX")
+        mkdir -m 700 "$WORK" 2>/dev/null || not_written "$folder" "There cannot be written to $folder."
         dump | gzip -6 >"$WORK/library.sql.gz" || not_written "$folder" "The database could not be read."
         whole "$WORK/library.sql.gz" || not_written "$folder" "The database was not read to its end."
         {
