@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\App\Account;
 
 use Doctrine\DBAL\Exception\ConnectionException;
-use Periplus\App\Gym\GymKind;
 use Periplus\App\Gym\Gyms;
 use Symfony\Component\HttpFoundation\JsonResponse;
 
@@ -19,36 +18,19 @@ final readonly class SessionView
     public function response(?User $user): JsonResponse
     {
         return new JsonResponse([
-            'user' => null === $user
-                    ? null
-                    : [
-                        'id' => $user->id(),
-                        'name' => $user->name(),
-                        'email' => $user->getUserIdentifier(),
-                        'role' => $user->role()->word(),
-                        'permissions' => $user->role()->permissions(),
-                        'numbering' => $user->numbering(),
-                    ],
+            'user' => null === $user ? null : new SignedInCoach($user),
             'csrfToken' => $this->token->forUser($user),
             'gym' => null === $user ? null : $this->gym(),
         ]);
     }
 
-    /** @return array<string, mixed>|null null while the database is away */
-    private function gym(): ?array
+    /** Returns null while the database is away. */
+    private function gym(): ?SessionGym
     {
         try {
-            $gym = $this->gyms->get();
+            return new SessionGym($this->gyms->get());
         } catch (ConnectionException) {
             return null;
         }
-
-        return [
-            'name' => $gym->name(),
-            'isDemo' => GymKind::Demo === $gym->kind(),
-            'isBeingSetUp' => $gym->isBeingSetUp(),
-            'timeZone' => $gym->timeZone()->getName(),
-            'firstWeekday' => $gym->firstWeekday(),
-        ];
     }
 }

@@ -15,51 +15,34 @@ final readonly class EntrySerializer
     {
     }
 
-    /** @return array<string, mixed> */
-    public function serialize(LogEntry $entry, Numbering $numbering): array
+    public function serialize(LogEntry $entry, Numbering $numbering): OpenEntry
     {
         // Under the rules for all limbs everything can be drawn.
         $rules = $entry->course()?->content()->rules ?? 'all-limbs';
-        $combinations = [];
+        $rows = $fallen = [];
         foreach ($entry->drilled() as $row) {
-            if (null === $row->notation) {
-                continue;
+            if (null !== $row->notation) {
+                $rows[$row->chainKey()][] = $row;
             }
-            $key = $row->chainKey();
-            $combinations[$key] ??= [
-                'id' => $row->combination,
-                'name' => $row->name,
-                'notation' => $row->notation,
-                'stance' => $row->stance,
-                'ms' => 0,
-                'otherMs' => 0,
-                'repetitions' => 0.0,
-            ];
-            $combinations[$key]['ms'] += $row->ms;
-            $combinations[$key]['otherMs'] += $row->otherMs;
-            $combinations[$key]['repetitions'] += $row->repetitions;
         }
-        $fallen = [];
         foreach ($entry->fallen() as $link) {
             $fallen[$link->chainKey()][] = $link->link;
         }
 
-        return [
-            ...$entry->row()->jsonSerialize(),
-            'drilled' => array_map(function (array $one, string $key) use ($rules, $numbering, $fallen): array {
-                $drawn = $this->lines->ofChain($one['notation'], $one['stance'], $rules, $numbering, LineSize::Card);
-
-                return [
-                    ...$one,
-                    'repetitions' => round($one['repetitions'], 1),
-                    'text' => $drawn->text,
-                    'line' => $drawn->line,
-                    'fallen' => $fallen[$key] ?? [],
-                ];
-            },
-                $combinations,
-                array_keys($combinations),
+        return new OpenEntry($entry->row(), array_map(
+            fn (array $ofChain, string $key): DrilledCombination => new DrilledCombination(
+                $ofChain,
+                $this->lines->ofChain(
+                    (string) $ofChain[0]->notation,
+                    $ofChain[0]->stance,
+                    $rules,
+                    $numbering,
+                    LineSize::Card,
+                ),
+                $fallen[$key] ?? [],
             ),
-        ];
+            $rows,
+            array_keys($rows),
+        ));
     }
 }

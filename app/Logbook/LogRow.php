@@ -67,28 +67,8 @@ final readonly class LogRow implements \JsonSerializable
         return new self(...$same, combinations: $combinations, fallen: $fallen);
     }
 
-    /** @return array<string, mixed> */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): ShownEntry
     {
-        return [
-            'id' => $this->id,
-            'version' => $this->version,
-            'run' => $this->run,
-            'course' => null === $this->course ? null : ['id' => $this->course, 'name' => $this->courseName],
-            'name' => $this->name,
-            'day' => $this->day,
-            'lengthMs' => $this->lengthMs,
-            'workMs' => $this->workMs,
-            'coach' => ['id' => $this->coach, 'name' => $this->coachName],
-            'orthodox' => $this->orthodox,
-            'southpaw' => $this->southpaw,
-            'levels' => (object) $this->levels,
-            'effort' => $this->effort,
-            'note' => $this->note,
-            'isChecked' => $this->isChecked,
-            'removed' => null !== $this->removedAt,
-            'combinations' => $this->combinations,
-            'fallen' => $this->fallen,
-        ];
+        return new ShownEntry($this);
     }
 }

@@ -10,7 +10,6 @@ use Periplus\App\Http\IfMatch;
 use Periplus\App\Security\Permission;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Invalid;
-use Periplus\Core\Notation\NumberedStrike;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\NumberingReview;
 use Periplus\Core\Technique\Catalogue;
@@ -40,8 +39,7 @@ final readonly class NumberingController
     {
         $numberings = [];
         foreach ($this->numberings->all() as $one) {
-            [$numbering, $version] = [$one->numbering, $one->version];
-            $numberings[] = [...$this->numbering($numbering), 'version' => $version, 'isBuiltIn' => null === $version];
+            $numberings[] = new ShownNumbering($one->numbering, $this->catalogue, $one->version);
         }
         $response = new JsonResponse([
             'numberings' => $numberings,
@@ -78,7 +76,7 @@ final readonly class NumberingController
         $saved = $this->numberings->save($numbering, $basedOn, $user);
 
         return new JsonResponse(
-            [...$this->numbering($numbering), 'version' => $saved->version(), 'isBuiltIn' => false],
+            new ShownNumbering($numbering, $this->catalogue, $saved->version()),
             null === $basedOn ? 201 : 200,
         );
     }
@@ -105,20 +103,5 @@ final readonly class NumberingController
         $this->accounts->readIn($user, $numbering);
 
         return new Response(status: 204);
-    }
-
-    /** @return array<string, mixed> */
-    private function numbering(Numbering $numbering): array
-    {
-        return [
-            'id' => $numbering->id,
-            'name' => $numbering->name,
-            'about' => $numbering->about,
-            'boundTo' => $numbering->boundToHand ? 'hand' : 'role',
-            'numbers' => array_values(array_map(
-                fn (NumberedStrike $entry): ShownNumber => new ShownNumber($entry, $this->catalogue),
-                $numbering->entries,
-            )),
-        ];
     }
 }

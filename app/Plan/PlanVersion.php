@@ -98,9 +98,9 @@ class PlanVersion implements \JsonSerializable
             && $this->createdAt > $now->modify('-'.self::SAME_VERSION_SECONDS.' seconds');
     }
 
-    public function jsonSerialize(): ShownVersion
+    public function jsonSerialize(): ShownPlanVersion
     {
-        return new ShownVersion(
+        return new ShownPlanVersion(
             version: $this->version,
             change: $this->change,
             name: $this->content['name'],

@@ -131,7 +131,7 @@ final readonly class ReviewController
         $merge = $this->review->merge($proposal);
 
         return new JsonResponse([
-            ...$this->rows([$proposal], $numbering)[0],
+            ...(array) $this->rows([$proposal], $numbering)[0],
             'base' => $write($merge->base),
             'newest' => $write($merge->newest),
             'result' => $write($merge->result),
@@ -151,41 +151,16 @@ final readonly class ReviewController
     /**
      * @param list<Proposal> $proposals
      *
-     * @return list<array<string, mixed>>
+     * @return list<ShownProposal>
      */
     private function rows(array $proposals, Numbering $numbering): array
     {
         $answers = $this->proposals->answers($proposals);
 
-        return array_map(function (Proposal $proposal) use ($answers, $numbering): array {
-            $combination = $proposal->combination();
-            $answer = $answers[$proposal->id()] ?? null;
-            $drawn = $this->lines->render($proposal->content(), $numbering);
-
-            return [
-                'id' => $proposal->id(),
-                'version' => $proposal->version(),
-                'kind' => $proposal->kind(),
-                'state' => $proposal->state(),
-                'combination' => null === $combination ? null : [
-                    'id' => $combination->id(),
-                    'name' => $combination->content()->name,
-                    'version' => $combination->version(),
-                    'archived' => !$combination->isInUse(),
-                ],
-                'answer' => null === $answer ? null : [
-                    'who' => $answer->user()->name(),
-                    'remark' => $answer->remark(),
-                    'byAuthor' => $answer->user() === $proposal->author(),
-                ],
-                'basedOn' => $proposal->basedOn(),
-                'content' => new ShownContent($proposal->content(), $drawn->text),
-                'verdict' => $drawn->verdict,
-                'line' => $drawn->line,
-                'author' => $proposal->author()->person(),
-                'createdAt' => new Instant($proposal->createdAt()),
-                'updatedAt' => new Instant($proposal->updatedAt()),
-            ];
-        }, $proposals);
+        return array_map(fn (Proposal $proposal): ShownProposal => new ShownProposal(
+            $proposal,
+            $answers[$proposal->id()] ?? null,
+            $this->lines->render($proposal->content(), $numbering),
+        ), $proposals);
     }
 }

@@ -8,7 +8,7 @@ use Periplus\App\Account\Person;
 use Periplus\App\Store\Instant;
 
 /** A version of a plan in its history. */
-final readonly class ShownVersion
+final readonly class ShownPlanVersion
 {
     public function __construct(
         public int $version,
