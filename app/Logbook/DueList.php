@@ -9,6 +9,7 @@ use Periplus\App\Course\Courses;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Plan\CourseRecord;
+use Periplus\App\Plan\CourseUse;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Session\Due\Due;
 use Periplus\Core\Session\Due\Schedule;
@@ -57,11 +58,7 @@ final readonly class DueList implements CourseRecord
         $today = $this->gym->today()->format('Y-m-d');
 
         return array_map(
-            static fn (Due $due): array => [
-                'times' => $due->times,
-                'last' => $due->last,
-                'overdue' => $due->overdue($today),
-            ],
+            static fn (Due $due): CourseUse => new CourseUse($due->times, $due->last, $due->overdue($today)),
             $this->list($course),
         );
     }

@@ -24,14 +24,7 @@ final readonly class GymSummary
     ) {
     }
 
-    /**
-     * @return array{
-     *     name: string,
-     *     counts: array<string, int>,
-     *     combinations: list<string>,
-     * } names of combinations in use, sorted
-     */
-    public function read(): array
+    public function read(): GymCounts
     {
         $counts = [
             'combinations' => $this->entities->getRepository(Combination::class)->count(['archivedAt' => null]),
@@ -49,6 +42,6 @@ final readonly class GymSummary
             ->setMaxResults(self::MAX_NAMES)
             ->getSingleColumnResult();
 
-        return ['name' => $this->gyms->get()->name(), 'counts' => $counts, 'combinations' => $names];
+        return new GymCounts($this->gyms->get()->name(), $counts, $names);
     }
 }

@@ -36,7 +36,7 @@ final readonly class Candidates
     }
 
     /**
-     * @param array<int, array{times: int, last: string, overdue: int|null}> $history see {@see history}
+     * @param array<int, CourseUse> $history see {@see history}
      *
      * @return list<Candidate>
      */
@@ -81,11 +81,7 @@ final readonly class Candidates
      *
      * @param list<Plan> $past the newest first
      *
-     * @return array<int, array{
-     *     times: int,
-     *     last: string,
-     *     overdue: int|null,
-     * }> how often it was drilled, the last day, and how many days it is overdue, by the id of the combination
+     * @return array<int, CourseUse> by the id of the combination
      */
     public function history(int $course, array $past): array
     {
@@ -99,12 +95,11 @@ final readonly class Candidates
                 \is_int(...),
             ));
             foreach ($ids as $id) {
-                $history[$id] = [
-                    'times' => 1 + ($history[$id]['times'] ?? 0),
-                    'last' => $history[$id]['last']
-                        ?? (string) $plan->startsAt()?->setTimezone($this->gym->timeZone())->format('Y-m-d'),
-                    'overdue' => null,
-                ];
+                $later = $history[$id] ?? null;
+                $history[$id] = new CourseUse(
+                    1 + ($later->times ?? 0),
+                    $later->last ?? (string) $plan->startsAt()?->setTimezone($this->gym->timeZone())->format('Y-m-d'),
+                );
             }
         }
 
@@ -132,8 +127,7 @@ final readonly class Candidates
         return array_keys($links);
     }
 
-    /** @param array{times: int, last: string, overdue: int|null}|null $had */
-    private function candidate(CombinationSummary $row, Numbering $numbering, ?array $had): ?Candidate
+    private function candidate(CombinationSummary $row, Numbering $numbering, ?CourseUse $use): ?Candidate
     {
         $content = $row->content;
         $chain = $this->reader->readStored($content->notation, $content->stance);
@@ -146,9 +140,9 @@ final readonly class Candidates
             inStance: $chain,
             level: $content->level,
             themes: $content->themes,
-            times: $had['times'] ?? 0,
-            last: $had['last'] ?? null,
-            overdue: $had['overdue'] ?? null,
+            times: $use->times ?? 0,
+            last: $use?->last,
+            overdue: $use?->overdue,
         );
     }
 }
