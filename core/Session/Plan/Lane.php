@@ -10,7 +10,7 @@ use Periplus\Core\Session\Drill\PlannedCombination;
 final readonly class Lane
 {
     /**
-     * @param list<array{int, int}> $windows work from and to, in s from the start of the round
+     * @param list<Window> $windows in which there is work
      * @param list<Set> $sets one after the other over the work; rests do not count
      */
     public function __construct(public array $windows, public array $sets)
@@ -27,12 +27,12 @@ final readonly class Lane
         $windows = [];
         $worked = null;
         $work = 0;
-        foreach ($this->windows as [$from, $to]) {
-            if ($from <= $offset && $offset < $to) {
-                $worked = $work + $offset - $from;
+        foreach ($this->windows as $window) {
+            if ($window->from <= $offset && $offset < $window->to) {
+                $worked = $work + $offset - $window->from;
             }
-            $work += $to - $from;
-            $windows[] = [$from > $offset ? $from + $seconds : $from, $to > $offset ? $to + $seconds : $to];
+            $work += $window->length();
+            $windows[] = $window->lengthened($offset, $seconds);
         }
         $sets = [];
         foreach ($this->sets as $set) {
@@ -58,6 +58,6 @@ final readonly class Lane
     /** Returns the work in s. */
     public function work(): int
     {
-        return array_sum(array_map(static fn (array $window): int => $window[1] - $window[0], $this->windows));
+        return array_sum(array_map(static fn (Window $window): int => $window->length(), $this->windows));
     }
 }

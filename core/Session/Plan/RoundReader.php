@@ -72,7 +72,7 @@ final readonly class RoundReader
             $fields->problem(t('This round has no set yet. Drop a combination in, or choose a drill.'), 'sets', false);
         }
         $settings = new RoundSettings($plan, $medium, $stance);
-        $everybody = new Lane([[0, $seconds]], $this->sets($sets, $fields, $seconds, $settings));
+        $everybody = new Lane([new Window(0, $seconds)], $this->sets($sets, $fields, $seconds, $settings));
         $lanes = [];
         foreach ($tracks as $index => $track) {
             $number = $track->whole(
@@ -135,7 +135,7 @@ final readonly class RoundReader
      *
      * @param int $cycle s that it repeats in
      *
-     * @return list<array{int, int}>|null its windows; null when it has none, or one that cannot be taken
+     * @return list<Window>|null its windows; null when it has none, or one that cannot be taken
      */
     private function pattern(PlanFields $fields, RoundSettings $settings, int $cycle): ?array
     {
@@ -194,7 +194,7 @@ final readonly class RoundReader
     /**
      * @param list<int> $pattern
      *
-     * @return list<array{int, int}>
+     * @return list<Window>
      */
     private function windows(array $pattern, int $times): array
     {
@@ -203,7 +203,7 @@ final readonly class RoundReader
         for ($time = 0; $time < $times; ++$time) {
             foreach ($pattern as $place => $length) {
                 if (0 === $place % 2 && $length > 0) {
-                    $windows[] = [$offset, $offset + $length];
+                    $windows[] = new Window($offset, $offset + $length);
                 }
                 $offset += $length;
             }

@@ -159,7 +159,8 @@ final class ProgrammeBuilder
     ): void {
         $pieces = $this->pieces($lane);
         $clock = 0;
-        foreach ($lane->windows as $number => [$from, $to]) {
+        foreach ($lane->windows as $number => $window) {
+            [$from, $to] = [$window->from, $window->to];
             if ($from >= $whole) {
                 break;
             }
@@ -175,14 +176,14 @@ final class ProgrammeBuilder
                 $track,
                 $place,
             );
-            foreach ($pieces[$number] as $part => [$setNumber, $pieceFrom, $pieceTo, $isNew]) {
-                $set = $lane->sets[$setNumber];
-                $run = $this->run($set, $round, $place, $pieceTo - $pieceFrom, $track, $pieceFrom);
+            foreach ($pieces[$number] as $part => $piece) {
+                $set = $lane->sets[$piece->set];
+                $run = $this->run($set, $round, $place, $piece->seconds(), $track, $piece->from);
                 $definition = $set->drill->definition();
-                $here = $place->withSet($setNumber);
+                $here = $place->withSet($piece->set);
                 $this->segments[] = new Segment(
-                    fromMs: $start + 1000 * $pieceFrom,
-                    toMs: $start + 1000 * $pieceTo,
+                    fromMs: $start + 1000 * $piece->from,
+                    toMs: $start + 1000 * $piece->to,
                     track: $track,
                     kind: $definition->isWork ? SegmentKind::Work : SegmentKind::Listen,
                     place: $here,
@@ -190,12 +191,12 @@ final class ProgrammeBuilder
                     run: $run,
                 );
                 $cues = iterator_to_array($set->drill->cues($run), false);
-                if ($part > 0 && $isNew) {
+                if ($part > 0 && $piece->begins) {
                     $this->change(
                         $cues,
                         $definition->title,
-                        $start + 1000 * $pieceFrom,
-                        $start + 1000 * $pieces[$number][$part - 1][1],
+                        $start + 1000 * $piece->from,
+                        $start + 1000 * $pieces[$number][$part - 1]->from,
                         $track,
                         $here,
                     );
@@ -209,10 +210,10 @@ final class ProgrammeBuilder
                     );
                 }
                 foreach ($cues as $cue) {
-                    $this->cues[] = $this->cue($cue, $start + 1000 * $pieceFrom + $cue->atMs, $track, $here);
+                    $this->cues[] = $this->cue($cue, $start + 1000 * $piece->from + $cue->atMs, $track, $here);
                 }
             }
-            $filled = [] === $pieces[$number] ? $from : $pieces[$number][\count($pieces[$number]) - 1][2];
+            $filled = [] === $pieces[$number] ? $from : $pieces[$number][\count($pieces[$number]) - 1]->to;
             if ($filled < $to) {
                 // A set that could not be read leaves its time empty.
                 $this->segments[] = new Segment(
@@ -276,24 +277,20 @@ final class ProgrammeBuilder
     /**
      * Returns the sets, cut where the windows end.
      *
-     * @return list<list<array{
-     *     int,
-     *     int,
-     *     int,
-     *     bool,
-     * }>> for each window: which set, from and to in s of the round, and whether it begins there
+     * @return list<list<Piece>> for each window
      */
     private function pieces(Lane $lane): array
     {
         $pieces = [];
         $set = 0;
         $done = 0;
-        foreach ($lane->windows as [$from, $to]) {
+        foreach ($lane->windows as $window) {
+            [$from, $to] = [$window->from, $window->to];
             $here = [];
             $second = $from;
             while ($second < $to && isset($lane->sets[$set])) {
                 $until = min($to, $second + $lane->sets[$set]->seconds - $done);
-                $here[] = [$set, $second, $until, 0 === $done];
+                $here[] = new Piece($set, $second, $until, 0 === $done);
                 $done += $until - $second;
                 if ($done >= $lane->sets[$set]->seconds) {
                     ++$set;
