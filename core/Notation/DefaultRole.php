@@ -6,7 +6,6 @@ namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Head;
 use Periplus\Core\Technique\MoveKind;
@@ -49,7 +48,8 @@ final readonly class DefaultRole
                 );
             }
         }
-        [$last, $was] = self::last($before);
+        $before = LastStrike::in($before);
+        [$last, $was] = [$before?->item, $before?->role];
         if (null !== $usual) {
             return new self($usual, t('as usual'), $was === $usual && $last?->strike->limb->isArm() === $isArm);
         }
@@ -94,27 +94,5 @@ final readonly class DefaultRole
             && null !== $item->move->toward
             ? $item
             : null;
-    }
-
-    /**
-     * Returns the last strike and its role in the current stance: after a switch the hand that struck has the other
-     * role.
-     *
-     * @param list<Item> $before
-     *
-     * @return array{StrikeItem|null, Role|null}
-     */
-    private static function last(array $before): array
-    {
-        $changes = 0;
-        for ($index = \count($before) - 1; $index >= 0; --$index) {
-            $item = $before[$index];
-            $changes += $item->changesStance() ? 1 : 0;
-            if ($item instanceof StrikeItem) {
-                return [$item, 0 === $changes % 2 ? $item->strike->role : $item->strike->role->other()];
-            }
-        }
-
-        return [null, null];
     }
 }

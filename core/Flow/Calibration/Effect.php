@@ -7,11 +7,8 @@ namespace Periplus\Core\Flow\Calibration;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
-use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
-use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\ModelValue;
-use Periplus\Core\Technique\Stance;
 
 /** Computes how the verdicts of the links change when a number of the model is moved. */
 final readonly class Effect
@@ -70,7 +67,8 @@ final readonly class Effect
         $model = new FlowModel();
         $changed = [];
         $agree = $agreed = 0;
-        foreach (self::labelled() as [$labelled, $chain]) {
+        foreach (LabelledChains::all() as $labelled) {
+            $chain = $labelled->chain();
             $rules = BuiltInHouseRules::named($labelled->rules)->inSchools($before->schools);
             $from = $model->timing($chain, $rules->calibrated($before->calibration->own))->verdict();
             $now = $model->timing($chain, $rules->calibrated($after->calibration->own))->verdict();
@@ -89,21 +87,5 @@ final readonly class Effect
         );
 
         return new self($to, $changed, $agree, $agreed, $moved);
-    }
-
-    /** @return list<array{LabelledChain, Chain}> */
-    private static function labelled(): array
-    {
-        /** @var list<array{LabelledChain, Chain}>|null $chains */
-        static $chains = null;
-
-        return $chains ??= array_map(
-            static fn (LabelledChain $labelled): array => [
-                $labelled,
-                Reader::builtIn()->readStored($labelled->notation, Stance::Orthodox)->chain
-                ?? throw new \LogicException('A labelled chain cannot be read: '.$labelled->notation),
-            ],
-            LabelledChains::all(),
-        );
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Calibration;
 
+use Periplus\Core\Combination\Chain;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Technique\Stance;
 
 /** A chain with the verdicts that experienced coaches expect for its links. */
 final readonly class LabelledChain
@@ -21,6 +24,18 @@ final readonly class LabelledChain
         public array $verdicts,
         public array $findings,
     ) {
+    }
+
+    /** Reads the chain; it is read once. */
+    public function chain(): Chain
+    {
+        static $read = null;
+        /** @var \WeakMap<self, Chain> $known */
+        $known = $read ??= new \WeakMap();
+        $known[$this] ??= Reader::builtIn()->readStored($this->notation, Stance::Orthodox)->chain
+            ?? throw new \LogicException('A labelled chain cannot be read: '.$this->notation);
+
+        return $known[$this];
     }
 
     public function agrees(Verdict $verdict): bool
