@@ -33,7 +33,7 @@ final readonly class ImportEntry
     ) {
     }
 
-    /** Returns the entry as it is stored until it is read; its problem is stored beside it. */
+    /** Returns the part of the entry that is stored until it is read; its problem has a column of its own. */
     public function stored(): UnreadEntry
     {
         return new UnreadEntry($this->line, $this->source, $this->fields, $this->stated);

@@ -31,7 +31,7 @@ final readonly class Push
 
     /**
      * @param list<string> $keys
-     * @param object $run as it is sent to screens
+     * @param object $run the state of the run that screens get
      */
     public function run(array $keys, object $run): void
     {

@@ -13,8 +13,8 @@ use Periplus\Core\Technique\Catalogue;
 use function Periplus\Core\Language\t;
 
 /**
- * Adds the strike of a phrase to the chain, as often as it is thrown, with what belongs to it: a switch before
- * it, the strike that it is thrown "off".
+ * Adds the strike of a phrase to the chain, once for each time it is thrown. A switch that is named with it is added
+ * before it, and so is the strike after "off", as in "hook off the jab".
  *
  * @internal to {@see ChainParser}
  */
@@ -33,7 +33,7 @@ final readonly class StrikeReader
     }
 
     /**
-     * Reads the phrase and adds its strike as often as it is thrown; an unreadable phrase adds a problem and no item.
+     * Adds nothing but a problem when the phrase cannot be resolved.
      *
      * @param Span|null $sign a sign before it that belongs to it
      */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-/** A number of a numbering as it was written, with the letters directly behind it: "3b". */
+/** A number as the coach typed it, with the letters directly after it: "3b" is 3 and b. */
 final readonly class WrittenNumber
 {
     public string $code;

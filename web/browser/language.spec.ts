@@ -154,6 +154,7 @@ const SCREENS = [
   "/generate",
   "/review",
   "/sessions",
+  "/sessions/1",
   "/run",
   "/logbook",
   "/reports/drilled",

@@ -103,7 +103,7 @@ final class Composer
                 count: $count,
                 time: Duration::inWords($w->work),
                 rest: $w->rest,
-                more: $conditioning > 0 ? ', conditioning' : '',
+                more: $conditioning > 0 ? t(', conditioning') : '',
                 minutes: $w->minutes,
             ),
         );
@@ -117,7 +117,10 @@ final class Composer
         return 1 === \count($this->wishes->levels)
             ? []
             : array_map(
-                static fn (int $level): array => ['name' => 'Level '.$level, 'level' => $level],
+                static fn (int $level): array => [
+                    'name' => t('Level {level}', level: $level),
+                    'level' => $level,
+                ],
                 $this->wishes->levels,
             );
     }

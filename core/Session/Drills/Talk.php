@@ -21,7 +21,7 @@ final readonly class Talk implements Drill
         return new DrillDefinition(
             id: 'talk',
             title: t('Talk'),
-            about: t('The coach explains; the clock runs, or waits until the coach goes on.'),
+            about: t('The coach explains; the clock keeps running, or waits for the coach.'),
             combinations: [0, 3],
             parameters: [
                 Parameter::choice('clock', t('The clock'), 'runs', [

@@ -64,7 +64,7 @@ final class CombinationReader
         if (null === $fields) {
             return null;
         }
-        $text = $fields->text('chain', 'A chain', Reader::MAX_LENGTH);
+        $text = $fields->text('chain', t('A chain'), Reader::MAX_LENGTH);
         $stance = $fields->choice('stance', t('The stance'), Stance::Orthodox);
         $reading = $this->reader->read($text, $settings->plan->numbering, $stance);
         if (null === $reading->chain) {

@@ -8,9 +8,9 @@ use Periplus\Core\Session\Drill\RoundStance;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Writes out what a written plan leaves open, as docs/formats/session.schema.json says it: a plan that was typed by
- * hand or stored long ago then looks like one from the planner. What cannot be understood stays as it is, for
- * {@see PlanReader} to report.
+ * Adds the defaults of docs/formats/session.schema.json to a written plan, so that a plan typed by hand or stored long
+ * ago looks like one from the planner. Lists hold objects alone: anything else in them is left out, because no screen
+ * can show it. Other invalid values are kept, and {@see PlanReader} reports them.
  */
 final readonly class CompletePlan implements \JsonSerializable
 {
@@ -42,6 +42,7 @@ final readonly class CompletePlan implements \JsonSerializable
             'sets' => [],
             'tracks' => [],
         ],
+        'track' => [],
         'lane' => [],
         'set' => [
             'drill' => PlanReader::DRILL,
@@ -54,7 +55,8 @@ final readonly class CompletePlan implements \JsonSerializable
     ];
     /** The lists of each part, and what is in them. */
     private const LISTS = [
-        'plan' => ['blocks' => 'block'],
+        'plan' => ['tracks' => 'track', 'blocks' => 'block'],
+        'track' => [],
         'block' => ['rounds' => 'round'],
         'round' => ['sets' => 'set', 'tracks' => 'lane'],
         'lane' => ['sets' => 'set'],
@@ -83,15 +85,8 @@ final readonly class CompletePlan implements \JsonSerializable
     {
         $values = array_filter($values, static fn (mixed $value): bool => null !== $value) + self::DEFAULTS[$part];
         foreach (self::LISTS[$part] as $list => $of) {
-            if (\is_array($values[$list] ?? null)) {
-                $values[$list] = array_map(
-                    static fn (mixed $one): mixed => match (true) {
-                        \is_array($one) => self::complete($one, $of),
-                        \is_string($one) && 'combination' === $of => self::complete(['chain' => $one], $of),
-                        default => $one,
-                    },
-                    $values[$list],
-                );
+            if (isset($values[$list])) {
+                $values[$list] = self::objects($values[$list], $of);
             }
         }
         if ('round' === $part) {
@@ -103,6 +98,27 @@ final readonly class CompletePlan implements \JsonSerializable
         }
 
         return $values;
+    }
+
+    /**
+     * @param key-of<self::DEFAULTS> $part
+     *
+     * @return list<array<array-key, mixed>|\stdClass>
+     */
+    private static function objects(mixed $list, string $part): array
+    {
+        $objects = [];
+        foreach (\is_array($list) ? $list : [] as $one) {
+            // A text is short for a combination with that chain.
+            $object = \is_string($one) && 'combination' === $part ? ['chain' => $one] : $one;
+            if (\is_array($object)) {
+                $complete = self::complete($object, $part);
+                // An empty array would be no object in JSON.
+                $objects[] = [] === $complete ? new \stdClass() : $complete;
+            }
+        }
+
+        return $objects;
     }
 
     /** Returns how long a round lasts whose sets all say their seconds, in s. */

@@ -100,7 +100,7 @@ final readonly class RoundReader
             medium: $medium,
             moves: $fields->flag('moves', false),
             lastTen: $fields->flag('lastTen', true),
-            note: $fields->text('note', 'A note', 1000),
+            note: $fields->text('note', t('A note'), 1000),
             everybody: $everybody,
             lanes: $lanes,
         );

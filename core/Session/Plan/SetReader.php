@@ -100,7 +100,7 @@ final readonly class SetReader
             seconds: $seconds,
             combinations: $combinations,
             parameters: $parameters->values,
-            note: $fields->text('note', 'A note', 1000),
+            note: $fields->text('note', t('A note'), 1000),
         );
     }
 }

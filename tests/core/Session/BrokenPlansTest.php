@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Tests\Core\Session;
 
 use Periplus\Core\Session\Drills\DrillRegistry;
+use Periplus\Core\Session\Plan\CompletePlan;
 use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Serializer\SessionSerializer;
 use Periplus\Core\Session\Warnings\WarningRegistry;
@@ -83,6 +84,41 @@ final class BrokenPlansTest extends TestCase
                 self::assertGreaterThanOrEqual(0, (new PlanReader())->read($fixed)->plan->seconds());
             }
         }
+    }
+
+    #[TestWith([21])]
+    #[TestWith([22])]
+    public function testThePlannerCanShowAnyPlan(int $seed): void
+    {
+        $random = new Randomizer(new Mt19937($seed));
+        for ($plan = 0; $plan < 200; ++$plan) {
+            $written = self::broken(self::broken(self::plan($random), $random), $random);
+            $json = json_encode(
+                new CompletePlan(\is_array($written) ? $written : []),
+                \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE,
+            );
+            $content = json_decode($json, flags: \JSON_THROW_ON_ERROR);
+            self::assertIsObject($content);
+            self::objects($content, 'tracks', $json);
+            foreach (self::objects($content, 'blocks', $json) as $block) {
+                foreach (self::objects($block, 'rounds', $json) as $round) {
+                    self::objects($round, 'tracks', $json);
+                    foreach (self::objects($round, 'sets', $json) as $set) {
+                        self::objects($set, 'combinations', $json);
+                    }
+                }
+            }
+        }
+    }
+
+    /** @return list<\stdClass> of that field, which has to hold objects alone */
+    private static function objects(object $part, string $field, string $json): array
+    {
+        $list = get_object_vars($part)[$field] ?? null;
+        self::assertIsArray($list, $field.' in '.$json);
+        self::assertContainsOnlyInstancesOf(\stdClass::class, $list, $field.' in '.$json);
+
+        return array_values($list);
     }
 
     /** @return array<string, mixed> */

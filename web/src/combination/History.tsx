@@ -12,20 +12,20 @@ import "./combination.css";
 
 const CHANGES: Record<Version["change"], string> = {
   created: t`wrote it`,
-  updated: "changed",
+  updated: t`changed`,
   archived: t`archived it`,
   restored: t`restored it`,
   "brought-back": t`restored an earlier version:`,
   imported: t`changed by an import:`,
 };
 const FIELDS = {
-  name: "name",
-  notation: "chain",
-  stance: "stance",
-  rules: "rules",
-  themes: "themes",
-  level: "level",
-  note: "note",
+  name: t`name`,
+  notation: t`chain`,
+  stance: t`stance`,
+  rules: t`rules`,
+  themes: t`themes`,
+  level: t`level`,
+  note: t`note`,
 } as const;
 
 /** Lists every version with its changes. */

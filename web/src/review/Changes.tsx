@@ -16,13 +16,13 @@ const FIELDS: { name: keyof Content; label: string; show: (content: Content) => 
     label: t`rules`,
     show: (content) => RULES.find((rule) => rule.value === content.rules)?.label ?? content.rules,
   },
-  { name: "themes", label: t`themes`, show: (content) => content.themes.join(", ") || "none" },
+  { name: "themes", label: t`themes`, show: (content) => content.themes.join(", ") || t`none` },
   {
     name: "level",
     label: t`level`,
     show: (content) => LEVELS.find((level) => level.value === content.level)?.label ?? content.level,
   },
-  { name: "note", label: t`note`, show: (content) => content.note || "none" },
+  { name: "note", label: t`note`, show: (content) => content.note || t`none` },
 ];
 
 /** Compares the current and the proposed version field by field. */

@@ -28,8 +28,8 @@ import "./review.css";
 const STATES: Record<Proposal["state"], string> = {
   open: t`waits for the head coach`,
   returned: t`sent back to its author`,
-  approved: "approved",
-  withdrawn: "withdrawn",
+  approved: t`approved`,
+  withdrawn: t`withdrawn`,
 };
 const STEPS: Record<Proposal["steps"][number]["step"], string> = {
   proposed: t`proposed it`,

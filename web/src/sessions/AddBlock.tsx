@@ -2,12 +2,11 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Select } from "antd";
 import type { Drills, PlanBlock } from "../api/schema";
+import { BLOCK_KINDS } from "../ui/words";
 import { newRound, newSet } from "./plan";
 import { usePlanContext } from "./planContext";
 
 type Format = Drills["boutFormats"][number];
-
-const KINDS: PlanBlock["kind"][] = ["rounds", "warm-up", "conditioning", "cool-down", "talk"];
 
 /** Adds a block at the end: empty rounds, exercises, a talk, or the rounds of a sport. */
 export function AddBlock({ formats }: { formats: Format[] }) {
@@ -18,9 +17,9 @@ export function AddBlock({ formats }: { formats: Format[] }) {
       <span className="small">
         <Trans>Add</Trans>
       </span>{" "}
-      {KINDS.map((kind) => (
-        <button key={kind} type="button" className="chip" onClick={() => add(emptyBlock(kind))}>
-          {kind}
+      {BLOCK_KINDS.map(({ value, label }) => (
+        <button key={value} type="button" className="chip" onClick={() => add(emptyBlock(value))}>
+          {label}
         </button>
       ))}
       <Select

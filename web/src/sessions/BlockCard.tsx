@@ -4,6 +4,7 @@ import { Trans } from "@lingui/react/macro";
 import { Input, InputNumber } from "antd";
 import { bounds } from "../api/bounds";
 import type { PlanBlock } from "../api/schema";
+import { BLOCK_KINDS, labelOf } from "../ui/words";
 import { CardActions } from "./CardActions";
 import type { Dragged, Dropped } from "./drag";
 import { copied, moved, withBlock, without } from "./plan";
@@ -39,7 +40,7 @@ export function BlockCard({ block, at }: { block: PlanBlock; at: number }) {
           className="block-name"
           variant="borderless"
           value={block.name}
-          placeholder={block.kind}
+          placeholder={labelOf(BLOCK_KINDS, block.kind)}
           {...bounds("PlanBlock", "name")}
           aria-label={t`Name of the block`}
           onChange={(event) => put({ name: event.target.value }, true)}

@@ -6,7 +6,7 @@ import { useNotice } from "../ui/useNotice";
 import type { Planner, Saving } from "./usePlanner";
 
 const SAVING: Record<Saving, string> = {
-  saved: "saved",
+  saved: t`saved`,
   waiting: t`not saved yet …`,
   saving: t`saving …`,
   failed: t`not saved; trying again`,

@@ -3,7 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Flex, Input, Select } from "antd";
 import { bounds } from "../api/bounds";
 import type { PlanRound } from "../api/schema";
-import { MEDIA } from "../ui/words";
+import { labelOf, MEDIA } from "../ui/words";
 import { usePlanContext } from "./planContext";
 
 interface Props {
@@ -21,7 +21,10 @@ export function RoundMore({ round, onPut }: Props) {
         className="medium"
         value={round.medium ?? ""}
         aria-label={t`Medium`}
-        options={[{ value: "", label: content.medium }, ...MEDIA.filter((one) => one.value !== content.medium)]}
+        options={[
+          { value: "", label: labelOf(MEDIA, content.medium) },
+          ...MEDIA.filter((one) => one.value !== content.medium),
+        ]}
         onChange={(medium) => onPut({ medium: medium === "" ? undefined : (medium as PlanRound["medium"]) })}
         popupMatchSelectWidth={false}
         getPopupContainer={(node) => node.parentElement ?? document.body}

@@ -3,6 +3,8 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import type { SessionDocument } from "../api/client";
+import type { PlanBlock } from "../api/schema";
+import { BLOCK_KINDS, labelOf } from "../ui/words";
 import { type Dragged, type Dropped, MIN_ROUND_SECONDS, roundKey, stretch } from "./drag";
 import { usePlanContext } from "./planContext";
 import { clock } from "./time";
@@ -34,7 +36,7 @@ export function Ruler() {
       <div className="ruler-blocks" aria-hidden="true">
         {spans(document.segments, (segment) => segment.place.block).map(([block, from, to]) => (
           <span key={block} className="ruler-block" style={{ left: at(from), width: at(to - from) }}>
-            {content.blocks[block]?.name || content.blocks[block]?.kind}
+            {titleOf(content.blocks[block])}
           </span>
         ))}
       </div>
@@ -69,7 +71,7 @@ export function Ruler() {
                 left={at(from)}
                 width={at(to - from)}
                 whole={whole}
-                label={t`${block.name || block.kind}, round ${r + 1}, ${round.times > 1 ? `${round.times} × ` : ""}${clock(1000 * (round.seconds ?? 0))}${round.stance === "other" ? t`, other stance` : ""}`}
+                label={t`${titleOf(block)}, round ${r + 1}, ${round.times > 1 ? `${round.times} × ` : ""}${clock(1000 * (round.seconds ?? 0))}${round.stance === "other" ? t`, other stance` : ""}`}
               />
             );
           }),
@@ -217,4 +219,9 @@ function useStretching(block: number, round: number, whole: number) {
 /** Scrolls a round into view. */
 export function reveal(block: number, round: number): void {
   globalThis.document.getElementById(`round-${block}-${round}`)?.scrollIntoView({ block: "nearest", behavior: "auto" });
+}
+
+/** Returns the name of a block; one without a name is called by its kind. */
+function titleOf(block: PlanBlock | undefined): string {
+  return block ? block.name || labelOf(BLOCK_KINDS, block.kind) : "";
 }

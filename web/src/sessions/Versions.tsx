@@ -9,10 +9,10 @@ import { dayAndTime } from "../ui/words";
 import type { Planner } from "./usePlanner";
 
 const CHANGES = {
-  created: "planned",
-  updated: "changed",
-  archived: "archived",
-  restored: "restored",
+  created: t`planned`,
+  updated: t`changed`,
+  archived: t`archived`,
+  restored: t`restored`,
   back: t`restored an earlier version`,
 };
 

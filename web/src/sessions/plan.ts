@@ -35,6 +35,7 @@ export function writtenOut(content: PlanContent): PlanContent {
   const set = (one: PlanSet): PlanSet => ({ ...newSet(), ...one });
   return {
     ...content,
+    tracks: content.tracks ?? [],
     blocks: (content.blocks ?? []).map((block) => ({
       ...block,
       rounds: (block.rounds ?? []).map((round) => ({

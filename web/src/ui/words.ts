@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import type { Coach, Course, FileFormat, Finding, Limb, Rules, Stance, Verdict } from "../api/client";
+import type { PlanBlock } from "../api/schema";
 
 /** The formats for export and import of the library, simplest first. */
 export const FILE_FORMATS: Record<FileFormat, { name: string; keeps: string; reads: string }> = {
@@ -35,6 +36,19 @@ export const STANCES: { value: Stance; label: string }[] = [
   { value: "orthodox", label: t`orthodox` },
   { value: "southpaw", label: t`southpaw` },
 ];
+
+export const BLOCK_KINDS: { value: PlanBlock["kind"]; label: string }[] = [
+  { value: "rounds", label: t`rounds` },
+  { value: "warm-up", label: t`warm-up` },
+  { value: "conditioning", label: t`conditioning` },
+  { value: "cool-down", label: t`cool-down` },
+  { value: "talk", label: t`talk` },
+];
+
+/** Returns the word for one of several choices. */
+export function labelOf<T extends string>(choices: { value: T; label: string }[], value: T): string {
+  return choices.find((one) => one.value === value)?.label ?? value;
+}
 
 export const MEDIA: { value: Course["medium"]; label: string }[] = [
   { value: "shadow", label: t`shadow` },
