@@ -22,6 +22,7 @@ import { AddBlock } from "./AddBlock";
 import { Advisories } from "./Advisories";
 import { BlockCard } from "./BlockCard";
 import { type Dragged, type Dropped, drop } from "./drag";
+import { dragWords } from "./dragWords";
 import { LibraryPanel } from "./LibraryPanel";
 import { LoadPanel } from "./LoadPanel";
 import { nearestTarget } from "./nearestTarget";
@@ -114,6 +115,7 @@ function Planner({ plan }: { plan: Plan }) {
         // The clock is at the upper edge, where dragging would scroll the page away under it.
         autoScroll={dragged?.kind === "round" && dragged.onClock ? false : { threshold: { x: 0, y: 0.08 } }}
         collisionDetection={nearestTarget}
+        accessibility={dragWords()}
         onDragStart={onDragStart}
         onDragEnd={onDragEnd}
         onDragCancel={() => setDragged(null)}
