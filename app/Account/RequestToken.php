@@ -9,8 +9,6 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Security\Csrf\CsrfToken;
 use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 
-use function Periplus\Core\Language\t;
-
 /**
  * The CSRF token that every write sends in a header, which other sites cannot set. A signed-in coach has one in the
  * session; anonymous visitors share one, so that nothing is stored for them.
@@ -44,7 +42,7 @@ final readonly class RequestToken
     /** Browsers send the page a write comes from; other clients need not. */
     private function isOurs(Request $request): bool
     {
-        $origin = $request->headers->get(t('Origin'));
+        $origin = $request->headers->get('Origin');
 
         return null === $origin
             || $origin === $request->getSchemeAndHttpHost()

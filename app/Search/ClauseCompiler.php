@@ -13,11 +13,13 @@ use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\ClauseVisitor;
 use Periplus\Core\Search\ContactClause;
 use Periplus\Core\Search\DrilledClause;
+use Periplus\Core\Search\DurationClause;
 use Periplus\Core\Search\EitherClause;
 use Periplus\Core\Search\FieldClause;
 use Periplus\Core\Search\ItemPattern;
 use Periplus\Core\Search\ItemsClause;
 use Periplus\Core\Search\LengthClause;
+use Periplus\Core\Search\NewClause;
 use Periplus\Core\Search\WordsClause;
 
 /**
@@ -181,6 +183,23 @@ final readonly class ClauseCompiler implements ClauseVisitor
         return new Criterion(new SqlCondition(
             $clause->wanted ? 'c.drilled_at >= ?' : 'c.drilled_at IS NULL OR c.drilled_at < ?',
             $since,
+        ));
+    }
+
+    public function duration(DurationClause $clause): Criterion
+    {
+        return new Criterion(
+            new SqlCondition('c.length_ms '.($clause->longer ? '>' : '<').' ?', $clause->limitMs),
+        );
+    }
+
+    public function newSince(NewClause $clause): Criterion
+    {
+        $since = $this->today->modify('-'.($clause->days - 1).' days')->setTime(0, 0);
+
+        return new Criterion(new SqlCondition(
+            'c.created_at >= ?',
+            $since->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s'),
         ));
     }
 

@@ -31,4 +31,10 @@ interface ClauseVisitor
 
     /** @return T */
     public function drilled(DrilledClause $clause): mixed;
+
+    /** @return T */
+    public function duration(DurationClause $clause): mixed;
+
+    /** @return T */
+    public function newSince(NewClause $clause): mixed;
 }

@@ -114,6 +114,22 @@ final readonly class ItemPatternReader
         return [] === $run ? $runs : [...$runs, $run];
     }
 
+    /** Returns the pattern of every strike, thrown or feinted, with another limb. */
+    public function otherThan(Limb $limb): ItemPattern
+    {
+        $codes = [];
+        foreach ($this->catalogue->strikes as $strike) {
+            foreach ($strike->limb === $limb ? [] : $strike->targets as $target) {
+                $codes[] = $strike->sign.$target->value;
+            }
+        }
+
+        return new ItemPattern($codes, false, t(
+            '{limb, select, hand {kick, knee or elbow} leg {punch, knee or elbow} other {strike of another limb}}',
+            limb: $limb->value,
+        ));
+    }
+
     /** Tells whether these words are one name of a move. */
     public function isMove(string ...$words): bool
     {
@@ -206,7 +222,7 @@ final readonly class ItemPatternReader
         $pattern = new ItemPattern(
             $codes,
             $feint,
-            ($feint ? t('a fake ') : t('a '))
+            ($feint ? t('a fake ') : (self::startsWithVowel($meant->name) ? t('an ') : t('a ')))
                 .$meant->name
                 .(null === $target ? '' : t(' to the {target}', target: $target->word())),
         );
@@ -261,9 +277,24 @@ final readonly class ItemPatternReader
         return new MeantStrikes($strikes, $target, match (true) {
             // "Right hand" names its side, and "liver shot" its target as well.
             isset($this->vocabulary->hands[$noun]) && 1 === \count($strikes) => $strikes[0]->name,
-            null === $role => $noun,
-            default => $role->value.' '.$noun,
+            null === $role => self::singular($noun),
+            default => $role->value.' '.self::singular($noun),
         });
+    }
+
+    /** Returns a noun as it is said of one: "kick" for "kicks". */
+    private static function singular(string $noun): string
+    {
+        return match (true) {
+            !isset((self::LIMBS + self::ANY)[$noun]) => $noun,
+            'punches' === $noun => 'punch',
+            default => rtrim($noun, 's'),
+        };
+    }
+
+    private static function startsWithVowel(string $name): bool
+    {
+        return 1 === preg_match('/^[aeiou]/i', $name);
     }
 
     /** @return non-empty-list<ItemPattern>|null */

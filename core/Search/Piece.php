@@ -7,9 +7,16 @@ namespace Periplus\Core\Search;
 /** A word, number or sign of a search, with its place in Unicode characters. */
 final readonly class Piece
 {
-    /** @param string|null $meaning the word of a clause that it stands for, such as "starts" for "begins" */
-    public function __construct(public string $text, public int $at, private ?string $meaning = null)
-    {
+    /**
+     * @param string|null $meaning the word of a clause that it stands for, such as "starts" for "begins"
+     * @param bool $isImplied whether it is part of what the piece before it stands for, and was not typed
+     */
+    public function __construct(
+        public string $text,
+        public int $at,
+        private ?string $meaning = null,
+        public bool $isImplied = false,
+    ) {
     }
 
     public function word(): string

@@ -10,6 +10,7 @@ use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
 
 use function Periplus\Core\Language\t;
@@ -63,6 +64,17 @@ final readonly class SearchReader
     /** Words that are skipped after a keyword for a place, and after articles. */
     private const ARTICLES = ['a', 'an', 'the', 'any'];
     private const BEFORE_ARTICLES = ['then', 'and', 'or'];
+    /** Keywords with exactly one word after them. */
+    private const WITH_ONE_VALUE = [
+        'length',
+        'level',
+        'from',
+        'rules',
+        SpokenPhrases::ONLY,
+        SpokenPhrases::LONGER,
+        SpokenPhrases::SHORTER,
+        SpokenPhrases::NEW,
+    ];
     private const SEPARATORS = [',', ';', 'and', 'or'];
 
     private ItemPatternReader $patterns;
@@ -76,11 +88,12 @@ final readonly class SearchReader
     {
         $pieces = $this->pieces($text);
         $stance = $this->stance($pieces);
-        [$groups, $problems, $before, $or] = [[], [], null, null];
+        [$groups, $problems, $before, $or, $isJoined] = [[], [], null, null, false];
         for ($index = 0; $index < \count($pieces);) {
             if ($this->separates($pieces, $index)) {
                 $or = $pieces[$index]->is('or') ? $pieces[$index] : null;
                 $before = $pieces[$index]->is(',', ';') ? null : $before;
+                $isJoined = true;
                 ++$index;
                 continue;
             }
@@ -92,7 +105,8 @@ final readonly class SearchReader
             $taken = \array_slice($pieces, $index, $end - $index);
             // "No liver or spleen" means without both.
             if (
-                null !== $before
+                $isJoined
+                && null !== $before
                 && (!$this->begins($pieces, $index)
                     || (ChainPart::No->value === $before && $this->isContact($pieces, $index)))
             ) {
@@ -122,6 +136,7 @@ final readonly class SearchReader
             }
             $before = $this->continues($taken[0]) ? $taken[0]->word() : null;
             $or = null;
+            $isJoined = false;
             $index = $end;
         }
         if (null !== $or || (isset($pieces[0]) && $pieces[0]->is('or'))) {
@@ -148,10 +163,10 @@ final readonly class SearchReader
     private function pieces(string $text): array
     {
         preg_match_all(self::PIECES, $text, $found, \PREG_OFFSET_CAPTURE);
-        $raw = array_map(
+        $raw = (new SpokenPhrases())->replace(array_map(
             static fn (array $piece): Piece => new Piece($piece[0], mb_strlen(substr($text, 0, $piece[1]))),
             $found[0],
-        );
+        ));
         $pieces = [];
         for ($index = 0; $index < \count($raw); ++$index) {
             $piece = $raw[$index];
@@ -289,7 +304,7 @@ final readonly class SearchReader
         $most = match (true) {
             isset(self::CONTACTS[$first]), isset(self::STATUSES[$first]), null !== Verdict::tryFrom($first) => 1,
             $this->isLevelChange($pieces, $from) => \count($pieces),
-            \in_array($first, ['length', 'level', 'from', 'rules'], true),
+            \in_array($first, self::WITH_ONE_VALUE, true),
             isset(self::CONTACTS[$first.' '.$second]) => 2,
             'drilled' === $first, 'not' === $first => 'never' === $second ? 2 : $this->drilledPieces($pieces, $from),
             default => \count($pieces),
@@ -356,7 +371,7 @@ final readonly class SearchReader
         $word = $pieces[$index]->word();
 
         return null !== ChainPart::tryFrom($word)
-            || \in_array($word, ['length', 'level', 'from', 'rules', 'by', 'theme', 'drilled'], true)
+            || \in_array($word, [...self::WITH_ONE_VALUE, 'by', 'theme', 'drilled'], true)
             || $this->isContact($pieces, $index) || isset(self::STATUSES[$word])
             || null !== Verdict::tryFrom($word)
             || 'not' === $word;
@@ -365,10 +380,10 @@ final readonly class SearchReader
     /** @param non-empty-list<Piece> $pieces */
     private function clause(array $pieces, Stance $stance): Clause|ReadingProblem
     {
-        $text = implode(
-            ' ',
-            array_map(static fn (Piece $piece): string => '' === $piece->text ? $piece->word() : $piece->text, $pieces),
-        );
+        $text = implode(' ', array_map(
+            static fn (Piece $piece): string => '' === $piece->text ? $piece->word() : $piece->text,
+            array_filter($pieces, static fn (Piece $piece): bool => !$piece->isImplied),
+        ));
         if ($pieces[0]->isQuoted()) {
             return $this->words($pieces, $text, $stance);
         }
@@ -382,6 +397,17 @@ final readonly class SearchReader
             null !== $contact => new ContactClause($contact, 'no' !== $first, $text),
             null !== $place => $this->items($place, $pieces, $rest, $text, $stance),
             'length' === $first => $this->length($pieces, $value, $text),
+            SpokenPhrases::ONLY === $first => new ItemsClause(
+                ChainPart::No,
+                [[$this->patterns->otherThan(Limb::from($value))]],
+                $text,
+            ),
+            SpokenPhrases::LONGER === $first, SpokenPhrases::SHORTER === $first => new DurationClause(
+                SpokenPhrases::LONGER === $first,
+                (int) round(1000 * (float) $value),
+                $text,
+            ),
+            SpokenPhrases::NEW === $first => new NewClause((int) $value, $text),
             isset(self::STATUSES[$first]) => new FieldClause(
                 'status',
                 self::STATUSES[$first],

@@ -77,6 +77,15 @@ final class SearchTest extends ApiTestCase
             'tide level 3 starts 1 no switch' => ['Ebb tide'],
             'elbow' => ['Ebb tide'],
             'TIDE' => ['Ebb tide', 'Flotsam'],
+            'kickboxing' => ['Compass'],
+            'level 3 all limbs' => ['Ebb tide'],
+            'southpaw first' => ['Dock'],
+            'never drilled, at least 4 strikes' => ['Gull'],
+            'hands only, level 3' => ['Flotsam'],
+            'kicks only' => [],
+            'shorter than 1 s' => ['Dock'],
+            'longer than 1 s level 1' => ['Anchor', 'Gull'],
+            'new today, level 1' => ['Anchor', 'Gull'],
             '"1 2"' => [],
         ];
     }

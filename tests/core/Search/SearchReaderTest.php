@@ -97,6 +97,29 @@ final class SearchReaderTest extends TestCase
     #[TestWith(['starts with a jab and a cross', ['starts with a jab and directly a cross']])]
     #[TestWith(['has bob and weave left and no kick', ['has roll lead', 'has no kick']])]
     #[TestWith(['has hook to the liver, liver', ['has a hook to the body', 'goes to the liver']])]
+    #[TestWith(['kickboxing', ['is for kickboxing']])]
+    #[TestWith(['rules kickboxing', ['is for kickboxing']])]
+    #[TestWith(['boxing level 2', ['is for boxing', 'is of level 2']])]
+    #[TestWith(['level 2 kickboxing', ['is of level 2', 'is for kickboxing']])]
+    #[TestWith(['level 2 harbour', ['is of level 2', 'the word “harbour”']])]
+    #[TestWith(['all limbs or boxing', ['is for all-limbs, or is for boxing']])]
+    #[TestWith(['southpaw first', ['was written for southpaw']])]
+    #[TestWith(['written for southpaw, has right hand', ['was written for southpaw', 'has a jab']])]
+    #[TestWith(['theme southpaw', ['has the theme southpaw']])]
+    #[TestWith(['"kickboxing"', ['the word “kickboxing”']])]
+    #[TestWith(['never drilled', ['was never drilled']])]
+    #[TestWith(['3 strikes', ['has 3 strikes']])]
+    #[TestWith(['has three strikes', ['has 3 strikes']])]
+    #[TestWith(['at least 4 strikes no kick', ['has 4 strikes or more', 'has no kick']])]
+    #[TestWith(['3 to 5 strikes', ['has 3 to 5 strikes']])]
+    #[TestWith(['two kicks', ['has a kick, then later a kick']])]
+    #[TestWith(['has strikes', ['has a strike']])]
+    #[TestWith(['has elbows', ['has an elbow']])]
+    #[TestWith(['hands only', ['has no kick, knee or elbow']])]
+    #[TestWith(['longer than 2 s', ['takes longer than 2 s']])]
+    #[TestWith(['under 1.5 seconds, liver', ['takes less than 1.5 s', 'goes to the liver']])]
+    #[TestWith(['new this week', ['is new in the last 7 days']])]
+    #[TestWith(['new moon', ['the words “new moon”']])]
     #[TestWith(['', []])]
     public function testClausesAreReadAndSaidInWords(string $text, array $says): void
     {
@@ -104,6 +127,19 @@ final class SearchReaderTest extends TestCase
 
         self::assertSame([], $search->problems);
         self::assertSame($says, array_map(static fn (Clause $clause): string => $clause->says(), $search->clauses));
+    }
+
+    /**
+     * Removing the text of a clause from a search leaves the others.
+     *
+     * @param list<string> $texts
+     */
+    #[TestWith(['southpaw first, 3  strikes', ['southpaw first', '3 strikes']])]
+    #[TestWith(['level 2 kickboxing', ['level 2', 'kickboxing']])]
+    #[TestWith(['hands only longer than 2 s', ['hands only', 'longer than 2 s']])]
+    public function testTextOfAClauseIsAsTyped(string $text, array $texts): void
+    {
+        self::assertSame($texts, array_map(static fn (Clause $clause): string => $clause->text(), self::read($text)->clauses));
     }
 
     #[TestWith(['has zork', 4, 4])]
