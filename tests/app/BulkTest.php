@@ -164,7 +164,7 @@ final class BulkTest extends ApiTestCase
             self::combination(['name' => 'Kick', 'text' => '1 2 14l exit', 'rules' => null]),
         );
         self::assertSame(
-            ['all-limbs', 'boxing', 'all-limbs'],
+            ['all-limbs', 'boxing', 'kickboxing'],
             [$said->body['rules'], $inferred->body['rules'], $kick->body['rules']],
         );
         self::assertSame(['Inferred', 'Said'], $this->names('rules=boxing'));

@@ -63,7 +63,12 @@ final readonly class Next
                 0 === $state->count
                     ? t('The chain can begin with the {item}.', item: $item->name())
                     : (new LinkReason([...$before, $item], $link, $state))->explain();
-            $swing = $item instanceof StrikeItem ? abs($then->leftTurn - $state->turn) : -1.0;
+            $swing = match (true) {
+                !$item instanceof StrikeItem => -1.0,
+                // Before the first strike nothing is wound up: the order of the catalogue begins with the jab.
+                0 === $state->count => 0.0,
+                default => abs($then->leftTurn - $state->turn),
+            };
             $ranked[] = [
                 [round($link->wait, 3), $item instanceof StrikeItem && $item->strike->rare, -round($swing, 3), $order],
                 new Continuation($item, $link->wait, $link->verdict, $link->cause, $reason),

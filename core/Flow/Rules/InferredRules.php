@@ -6,20 +6,30 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Technique\Limb;
 
-/** Chooses the house rules when none are given: boxing for hands alone, otherwise all limbs. */
+/**
+ * Chooses the house rules when none are given: the narrowest set that allows every limb of the chain. Hands alone are
+ * boxing, hands with kicks kickboxing, everything else all limbs.
+ */
 final readonly class InferredRules
 {
-    private const HANDS = 'boxing';
-    private const ELSE = 'all-limbs';
+    private const WIDEST = 'all-limbs';
 
     /** @param Chain|null $chain null when it could not be read */
     public static function infer(?Chain $chain): string
     {
-        $strikes = null === $chain ? [] : $chain->strikes();
-        $others = array_filter($strikes, static fn (StrikeItem $item): bool => Limb::Hand !== $item->strike->limb);
+        $limbs = array_unique(
+            array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $chain?->strikes() ?? []),
+        );
+        if ([] === $limbs) {
+            return self::WIDEST;
+        }
+        foreach (BuiltInHouseRules::all() as $rules) {
+            if ([] === array_diff($limbs, array_column($rules->allows, 'value'))) {
+                return $rules->id;
+            }
+        }
 
-        return [] === $strikes || [] !== $others ? self::ELSE : self::HANDS;
+        return self::WIDEST;
     }
 }

@@ -13,6 +13,7 @@ import { showTimesOf } from "../ui/words";
 import { Bar } from "./Bar";
 import { GuideDialog } from "./GuideDialog";
 import { Notices } from "./Notices";
+import { useLostFocus } from "./useLostFocus";
 import { usePage } from "./usePage";
 
 /** Only the demo needs it. */
@@ -24,6 +25,7 @@ export function Frame() {
   const [showKeys, setShowKeys] = useState(false);
 
   usePage();
+  useLostFocus();
   useShortcut("help", () => setShowKeys(true));
   showTimesOf(session.data?.gym?.timeZone);
   useFetchedScreens(session.data?.user?.id !== undefined);

@@ -15,7 +15,7 @@ import "./bench.css";
 export function Bench({ id, stored, proposal }: BenchProps) {
   const bench = useBench({ id, stored, proposal });
   const actions = useBenchActions(bench, stored);
-  const { draft, change, options, except, checked, entry, picked, itemEdits, saving, similar } = bench;
+  const { draft, change, options, except, checked, entry, opened, itemEdits, saving, similar } = bench;
   const { stance, rules, numbering } = draft;
   const { readable } = checked;
   const { onStance, onRules, onNumbering } = actions;
@@ -43,10 +43,11 @@ export function Bench({ id, stored, proposal }: BenchProps) {
       )}
       <BenchEntry bench={bench} actions={actions} isNew={id === "new"} />
       <BenchWorkspace bench={bench} actions={actions} />
-      {picked !== null && readable?.items[picked] && (
+      {opened !== null && readable?.items[opened] && (
         <ItemPanel
-          name={readable.items[picked].words}
+          name={readable.items[opened].words}
           edits={itemEdits.edits}
+          toFocus={bench.toPanel}
           onEdit={itemEdits.make}
           onClose={entry.release}
         />

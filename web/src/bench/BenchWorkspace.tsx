@@ -12,7 +12,7 @@ export function BenchWorkspace({ bench, actions }: { bench: BenchWork; actions: 
   const { draft, options, request, checked, entry, next, isOld, unreadable, similar, aside } = bench;
   const { numbering, stance } = draft;
   const { readable } = checked;
-  const { onEdit, onExample, onMend, onCarry, onNext } = actions;
+  const { onEdit, onOpen, onExample, onMend, onCarry, onNext } = actions;
   return (
     <div className="work-grid">
       <div className="work-main">
@@ -28,6 +28,7 @@ export function BenchWorkspace({ bench, actions }: { bench: BenchWork; actions: 
               onShownStance={bench.setShownStance}
               selected={entry.selected}
               onSelect={entry.select}
+              onOpen={onOpen}
               onEdit={onEdit}
               tempo={options.tempo}
             />

@@ -25,7 +25,8 @@ export const EntryButtons = memo(function EntryButtons({ history, doing, onClear
       <button
         type="button"
         className="quiet"
-        disabled={!history.canUndo}
+        // A disabled button would lose the focus with the last step.
+        aria-disabled={!history.canUndo}
         onClick={history.undo}
         aria-label={t`Undo`}
         title={t`Undo (${SHORTCUTS.undo.shown})`}
@@ -35,7 +36,7 @@ export const EntryButtons = memo(function EntryButtons({ history, doing, onClear
       <button
         type="button"
         className="quiet"
-        disabled={!history.canRedo}
+        aria-disabled={!history.canRedo}
         onClick={history.redo}
         aria-label={t`Redo`}
         title={t`Redo (${SHORTCUTS.redo.shown})`}

@@ -105,6 +105,7 @@ export function EntryLine({ text, check, problems, current, entry, history }: Pr
       </div>
       <textarea
         ref={field}
+        data-home
         value={text}
         rows={1}
         aria-label={t`The combination, in numbers or words`}

@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { type RefObject, useEffect, useRef } from "react";
 import type { ItemEdit } from "../api/client";
 import { Toolbar } from "../ui/Toolbar";
 import { VERDICTS } from "../ui/words";
@@ -8,6 +9,8 @@ interface Props {
   name: string;
   /** Undefined while loading. */
   edits: ItemEdit[] | undefined;
+  /** Whether the panel takes the focus once its edits are there. */
+  toFocus: RefObject<boolean>;
   onEdit: (edit: ItemEdit) => void;
   onClose: () => void;
 }
@@ -19,9 +22,19 @@ const ROWS: { kinds: ItemEdit["kind"][]; label: string }[] = [
 ];
 
 /** The changes that can be made to the pressed item, each with the resulting verdict. */
-export function ItemPanel({ name, edits, onEdit, onClose }: Props) {
+export function ItemPanel({ name, edits, toFocus, onEdit, onClose }: Props) {
+  const panel = useRef<HTMLElement>(null);
+  // What was offered before stays, but cannot be pressed, until the edits for the changed line are there.
+  const last = useRef(edits);
+  last.current = edits ?? last.current;
+  useEffect(() => {
+    if (edits && toFocus.current) {
+      toFocus.current = false;
+      panel.current?.querySelector<HTMLElement>(".chip")?.focus();
+    }
+  }, [edits, toFocus]);
   return (
-    <section className="panel next item-panel" aria-label={t`Change the selected item`}>
+    <section ref={panel} className="panel next item-panel" aria-label={t`Change the selected item`}>
       <div className="next-head">
         <h2>
           <Trans>Change the {name}</Trans>
@@ -31,16 +44,21 @@ export function ItemPanel({ name, edits, onEdit, onClose }: Props) {
         </button>
       </div>
       {ROWS.map(({ kinds, label }) => (
-        <Toolbar key={label} label={`${label}: ${name}`} className="item-edits">
-          {edits
+        <Toolbar key={label} label={`${label}: ${name}`} className={edits ? "item-edits" : "item-edits next-old"}>
+          {last.current
             ?.filter((edit) => kinds.includes(edit.kind))
             .map((edit) => (
               <button
                 key={edit.kind + edit.name}
                 type="button"
                 className={`chip next-${edit.verdict}`}
-                onClick={() => onEdit(edit)}
-                aria-label={t`${edit.name}: the chain ${VERDICTS[edit.verdict].word} then`}
+                onClick={() => {
+                  if (edits) {
+                    toFocus.current = panel.current?.contains(document.activeElement) ?? false;
+                    onEdit(edit);
+                  }
+                }}
+                aria-label={t`${edit.name}: then it ${VERDICTS[edit.verdict].word}`}
               >
                 {SIGNS[edit.kind] && <span aria-hidden="true">{SIGNS[edit.kind]} </span>}
                 {edit.name}{" "}

@@ -41,7 +41,11 @@ export const NextStrip = memo(function NextStrip({ next, within, old, onPress }:
         <Segmented size="small" value={filter} onChange={setFilter} options={FILTERS} aria-label={t`Which weapon`} />
         <span className="next-reason" aria-live="polite">
           {reason ??
-            (within ? t`After the item at the cursor, soonest first.` : t`After the last item, soonest first.`)}
+            (next?.after === null
+              ? t`Ways to start, most ready first.`
+              : within
+                ? t`What fits after the cursor, quickest first.`
+                : t`What fits next, quickest first.`)}
         </span>
       </div>
       <Toolbar label={t`What can follow`} className={old ? "next-list next-old" : "next-list"}>

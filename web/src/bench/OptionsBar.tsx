@@ -36,7 +36,7 @@ const CHOICES: {
 /** Explains why these rules were inferred. */
 function inferred(found: Rules | null): string {
   const name = RULES.find((rule) => rule.value === found)?.label;
-  return name === undefined ? t`By the chain` : found === "boxing" ? t`Hands: boxing` : t`Chain: ${name.toLowerCase()}`;
+  return name === undefined ? t`Rules: automatic` : t`Automatic: ${name.toLowerCase()}`;
 }
 
 const PARITY: { id: NumberingId; name: string }[] = [{ id: "parity", name: t`Parity` }];

@@ -4,13 +4,20 @@ import { Input, type InputRef } from "antd";
 import type { RefObject } from "react";
 import { Link } from "react-router";
 import { bounds } from "../api/bounds";
-import type { Check } from "../api/client";
+import type { Check, Rules } from "../api/client";
 import { Segmented } from "../ui/Segmented";
 import { ThemeSelect } from "../ui/ThemeSelect";
 import { LEVELS, RULES } from "../ui/words";
 import type { Draft } from "./draft";
 import { useSameName } from "./useSameName";
 import type { Saving } from "./useSaving";
+
+/** Why these rules were chosen for the chain. */
+const CHOSEN_FOR: Record<Rules, string> = {
+  boxing: t`Hands alone, so boxing.`,
+  kickboxing: t`Hands and kicks, so kickboxing.`,
+  "all-limbs": t`Knees or elbows, so all limbs.`,
+};
 
 interface Props {
   draft: Draft;
@@ -141,10 +148,7 @@ function RulesField({ draft, check, onGive }: Props) {
       />
       {draft.rules === null && check?.rules && (
         <p className="small save-level">
-          <Trans>
-            {check.rules === "boxing" ? t`Hands alone, so boxing.` : t`Inferred from the chain.`} Choose others to keep
-            them.
-          </Trans>
+          <Trans>{CHOSEN_FOR[check.rules]} Choose others to override.</Trans>
         </p>
       )}
     </>

@@ -35,11 +35,13 @@ test("the pad writes numbers, with the letter of the target where one is chosen 
   expect(press(/^1/)).toBe("1");
   choose("body");
   expect(press(/^1/)).toBe("1b");
+  expect(press(/^1/), "the target was for one strike").toBe("1");
   expect(press(/^7/), "a number that means its target needs no letter").toBe("7");
   choose("Kicks");
   choose("leg");
   expect(press(/^13/)).toBe("13l");
   choose("Knees and elbows");
+  choose("leg");
   expect(press(/^21/)).toBe("21l");
   expect(press(/^31/), "no elbow goes to the leg").toBe("31");
 });

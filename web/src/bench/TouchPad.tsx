@@ -65,6 +65,7 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
     const letter =
       number.target || !legal(number).includes(TARGETS.find((one) => one.value === aimed)?.word ?? "head") ? "" : aimed;
     onPress(number.number + letter);
+    setTarget("");
   };
 
   return (
@@ -103,7 +104,7 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
               onClick={() => write(number)}
             >
               <b>{number.number}</b>
-              <small>{keyName(number, vocabulary)}</small>
+              <small>{keyName(number, stance, vocabulary)}</small>
             </button>
           ))}
         {!striking &&
@@ -157,7 +158,12 @@ function Signs({ onPress, onFeint, onBackspace, onUndo }: Omit<Props, "numbering
   );
 }
 
-function keyName(number: Number_, vocabulary: ReturnType<typeof useVocabulary>): string {
-  const name = vocabulary?.strikes.find((strike) => strike.family === number.family)?.shortName ?? number.family;
+/** Returns the name on a key: jab and cross have their own, other strikes that of both sides. */
+function keyName(number: Number_, stance: Stance, vocabulary: ReturnType<typeof useVocabulary>): string {
+  const strike = vocabulary?.strikes.find(
+    ({ family, role }) => family === number.family && role === number.roles[stance],
+  );
+  const own = strike && !/^(lead|rear) /.test(strike.name) ? strike.name : strike?.shortName;
+  const name = own ?? number.family;
   return number.name ?? (number.target ? `${name} ${number.target}` : name);
 }

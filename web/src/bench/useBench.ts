@@ -1,10 +1,10 @@
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { useLocation } from "react-router";
 import type { Mend, Proposal, Stance } from "../api/client";
 import { useCheck } from "../check/useCheck";
 import { useDebounced } from "../ui/useDebounced";
 import { useStable } from "../ui/useStable";
-import { type Draft, TO_SAVE } from "./draft";
+import { type Draft, EMPTY, TO_SAVE } from "./draft";
 import { useDraft } from "./useDraft";
 import { useEntry } from "./useEntry";
 import { useItemEdits } from "./useItemEdits";
@@ -40,9 +40,14 @@ export function useBench({ id, stored, proposal }: BenchProps) {
   const entry = useEntry({
     text,
     items: settled ? readable.items : undefined,
-    onChange: (next, typed) => change({ text: next }, typed),
+    onChange: (next, typed) =>
+      // An emptied line of a new combination begins another one, which is not called like the one before.
+      change(id === "new" && next.trim() === "" ? { ...EMPTY, stance, rules, numbering } : { text: next }, typed),
   });
   const picked = entry.isPicked && settled ? entry.selected : null;
+  // While an edit is being checked, the panel of the item stays with what it offered before.
+  const opened = entry.isPicked ? entry.selected : null;
+  const toPanel = useRef(false);
   const next = useNext(request, checked, entry.selected);
   const itemEdits = useItemEdits(request, settled ? readable : undefined, picked, entry.replace);
   const saving = useSaving({ draft, combinationId, proposal, checked, leaveFor: work.leaveFor });
@@ -70,7 +75,9 @@ export function useBench({ id, stored, proposal }: BenchProps) {
     checked,
     settled,
     entry,
-    picked,
+    opened,
+    /** Whether the panel of the item takes the focus as soon as it can. */
+    toPanel,
     next,
     itemEdits,
     saving,

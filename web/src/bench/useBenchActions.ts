@@ -6,7 +6,7 @@ import type { KeyedEdit } from "../combination-line/CombinationLine";
 import { useTranslate } from "../numbering/useTranslation";
 import { hasKeyboard } from "../ui/device";
 import { useNotice } from "../ui/useNotice";
-import { useShortcut } from "../ui/useShortcut";
+import { isTyping, useShortcut } from "../ui/useShortcut";
 import { useStable } from "../ui/useStable";
 import { type Draft, draftOf } from "./draft";
 import type { BenchWork } from "./useBench";
@@ -16,9 +16,12 @@ export function useBenchActions(bench: BenchWork, stored: Draft | null) {
   const { draft, change, history, begin, entry, next, itemEdits, saving, setShownStance, setCompared } = bench;
   const { text, stance, numbering } = draft;
   const mine = useNumbering();
-  useShortcut("save", saving.open);
-  useShortcut("undo", (event) => event.target === document.body && history.undo());
-  useShortcut("redo", (event) => event.target === document.body && history.redo());
+  useShortcut("save", () =>
+    saving.isOpen ? document.querySelector<HTMLFormElement>("#save-form")?.requestSubmit() : saving.open(),
+  );
+  // The entry line handles its own keys, and other fields undo their own text.
+  useShortcut("undo", (event) => !isTyping(event.target) && history.undo());
+  useShortcut("redo", (event) => !isTyping(event.target) && history.redo());
   useShortcut("release", entry.release);
 
   const translate = useTranslate();
@@ -63,6 +66,11 @@ export function useBenchActions(bench: BenchWork, stored: Draft | null) {
     entry.release();
     entry.focus();
   });
+  /** Opens the panel of an item and goes into it. */
+  const onOpen = useStable((at: number) => {
+    entry.select(at);
+    bench.toPanel.current = true;
+  });
   const onEdit = useStable((what: KeyedEdit, at: number) => void itemEdits.byKey(what, at));
   useShortcut("findings", () => {
     const first = (of: string) => document.querySelector<HTMLElement>(`.findings ${of}`);
@@ -90,6 +98,7 @@ export function useBenchActions(bench: BenchWork, stored: Draft | null) {
     onCopy,
     onClear,
     onEdit,
+    onOpen,
     onExample,
     onCompareEnd,
     onTakeTheirs,

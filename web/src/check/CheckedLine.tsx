@@ -19,6 +19,7 @@ interface Props {
   onShownStance: (stance: Stance) => void;
   selected: number | null;
   onSelect: (at: number | null) => void;
+  onOpen?: (at: number) => void;
   onEdit?: (what: KeyedEdit, at: number) => void;
   /** The tempo of the check. */
   tempo?: number;
@@ -35,6 +36,7 @@ export const CheckedLine = memo(function CheckedLine({
   onShownStance,
   selected,
   onSelect,
+  onOpen,
   onEdit,
   tempo = 1,
 }: Props) {
@@ -53,6 +55,7 @@ export const CheckedLine = memo(function CheckedLine({
           selected={selected}
           onSelect={onSelect}
           onPoint={setPointed}
+          onOpen={onOpen}
           onEdit={onEdit}
           name={t`Combination line: ${check.text ?? ""}`}
           overlay={play.plays ? (line) => <MovingMark line={line} stance={shownStance} at={play.at} /> : undefined}

@@ -1,14 +1,14 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Flex, Input, Popconfirm } from "antd";
+import { Button, Flex, Input } from "antd";
 import { useState } from "react";
 import { bounds } from "../api/bounds";
 import type { Coach } from "../api/client";
 import { useSession } from "../api/session";
+import { ConfirmDialog } from "../ui/ConfirmDialog";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
 import { Loaded } from "../ui/Loaded";
-import { layers } from "../ui/layers";
 import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
 import { day, dayAndTime, ROLES } from "../ui/words";
@@ -192,6 +192,7 @@ function CoachTable({ coaches, onReset }: TableProps) {
 function CoachRow({ coach, onReset }: { coach: Coach; onReset: () => void }) {
   const change = useChangeCoach();
   const notice = useNotice();
+  const [blocking, setBlocking] = useState(false);
   const isMe = useSession().data?.user?.id === coach.id;
   const put = (part: Partial<Coach>) => change.mutate({ id: coach.id, ...part }, { onError: notice.failed });
   const changeRole = (to: Coach["role"]) =>
@@ -226,22 +227,27 @@ function CoachRow({ coach, onReset }: { coach: Coach; onReset: () => void }) {
       </td>
       <td>
         {coach.active ? (
-          <Popconfirm
-            getPopupContainer={layers}
-            title={t`${coach.name} is signed out everywhere, and links made by or for them are no longer valid.`}
-            okText={t`Block`}
-            cancelText={t`Cancel`}
-            onConfirm={() => put({ active: false })}
-          >
-            <Button size="small" disabled={isMe}>
-              <Trans>Active · block</Trans>
-            </Button>
-          </Popconfirm>
+          <Button size="small" disabled={isMe} onClick={() => setBlocking(true)}>
+            <Trans>Active · block</Trans>
+          </Button>
         ) : (
           <Button size="small" onClick={() => put({ active: true })}>
             <Trans>Blocked · unblock</Trans>
           </Button>
         )}
+        <ConfirmDialog
+          isOpen={blocking}
+          title={t`Block ${coach.name}?`}
+          action={t`Block`}
+          isDangerous
+          onConfirm={() => {
+            setBlocking(false);
+            put({ active: false });
+          }}
+          onClose={() => setBlocking(false)}
+        >
+          <Trans>They are signed out everywhere, and links made by or for them stop working.</Trans>
+        </ConfirmDialog>
       </td>
     </tr>
   );

@@ -25,6 +25,8 @@ interface Props {
   stance?: Stance;
   selected?: number | null;
   onSelect?: (at: number | null) => void;
+  /** Called when Enter opens an item; by default it is selected. */
+  onOpen?: (at: number) => void;
   /** Called with the sentence of the item under the pointer or with the focus. */
   onPoint?: (sentence: string | null) => void;
   /** Called when a key edits an item, such as "earlier". */
@@ -46,6 +48,7 @@ export function CombinationLine({
   stance = "orthodox",
   selected = null,
   onSelect,
+  onOpen,
   onPoint,
   onEdit,
   spanMs,
@@ -63,7 +66,7 @@ export function CombinationLine({
   // A small line, or one without callbacks, is not interactive.
   const still = small || (onSelect === undefined && onPoint === undefined);
 
-  const onKey = keysOf(drawing, { onSelect, onEdit });
+  const onKey = keysOf(drawing, { onSelect, onOpen, onEdit });
   return (
     <div
       className={`combination-line line-${drawing.size}${overlay ? " line-plays" : ""}`}
@@ -173,8 +176,8 @@ function ItemButton({ item, at, selected, onSelect, onPoint, onKey, children }: 
   );
 }
 
-/** Returns what the keys do on an item: edit it, go to the one beside it, select it, or end the selection. */
-function keysOf(drawing: LineDrawing, { onSelect, onEdit }: Pick<Props, "onSelect" | "onEdit">) {
+/** Returns what the keys do on an item: edit it, go to the one beside it, open it, or end the selection. */
+function keysOf(drawing: LineDrawing, { onSelect, onOpen, onEdit }: Pick<Props, "onSelect" | "onOpen" | "onEdit">) {
   return (event: KeyboardEvent, at: number) => {
     const edit = EDIT_KEYS[event.shiftKey ? `Shift ${event.key}` : event.key];
     if (edit && onEdit) {
@@ -190,7 +193,7 @@ function keysOf(drawing: LineDrawing, { onSelect, onEdit }: Pick<Props, "onSelec
       next?.focus();
     } else if (event.key === "Enter" || event.key === " ") {
       event.preventDefault();
-      onSelect?.(at);
+      (onOpen ?? onSelect)?.(at);
     } else if (event.key === "Escape") {
       onSelect?.(null);
     }

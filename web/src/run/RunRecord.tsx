@@ -1,12 +1,13 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Popconfirm } from "antd";
+import { Button } from "antd";
+import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Run } from "../api/client";
 import { useMay } from "../api/session";
+import { ConfirmDialog } from "../ui/ConfirmDialog";
 import { Failure } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
-import { layers } from "../ui/layers";
 import { dayAndTime, timeWithSeconds } from "../ui/words";
 import { useRemoveRun, useRunRecord } from "./useRuns";
 
@@ -81,22 +82,28 @@ export function RunRecord({ run }: { run: Run }) {
 function DeleteRun({ run }: { run: Run }) {
   const mayDelete = useMay("MANAGE_LOGBOOK");
   const navigate = useNavigate();
+  const [asks, setAsks] = useState(false);
   const remove = useRemoveRun(() => navigate("/run", { replace: true }));
   return (
     mayDelete && (
       <>
         <Failure error={remove.error} />
-        <Popconfirm
-          getPopupContainer={layers}
-          title={t`It is deleted for good. Its entry in the logbook stays.`}
-          okText={t`Delete`}
-          cancelText={t`Cancel`}
-          onConfirm={() => remove.mutate(run.id)}
+        <Button size="small" className="record-delete" loading={remove.isPending} onClick={() => setAsks(true)}>
+          <Trans>Delete what was shown</Trans>
+        </Button>
+        <ConfirmDialog
+          isOpen={asks}
+          title={t`Delete what was shown?`}
+          action={t`Delete`}
+          isDangerous
+          onConfirm={() => {
+            setAsks(false);
+            remove.mutate(run.id);
+          }}
+          onClose={() => setAsks(false)}
         >
-          <Button size="small" className="record-delete" loading={remove.isPending}>
-            <Trans>Delete what was shown</Trans>
-          </Button>
-        </Popconfirm>
+          <Trans>It is deleted for good. Its entry in the logbook stays.</Trans>
+        </ConfirmDialog>
       </>
     )
   );

@@ -63,7 +63,7 @@ function isArrow(key: string): boolean {
 }
 
 /** Tells whether a key is typed into a field. */
-function isTyping(target: EventTarget | null): boolean {
+export function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
   );
