@@ -17,6 +17,7 @@ use Periplus\Core\Session\Log\Attendance;
 use Periplus\Core\Session\Log\Coverage;
 use Periplus\Core\Session\Log\Drilled;
 use Periplus\Core\Session\Log\DrilledCounter;
+use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Technique\Stance;
 
@@ -141,12 +142,30 @@ final readonly class DrilledRows
             'level' => $content?->hardestLevel() ?? 2,
             'blocks' => [] === $rounds ? [] : [['kind' => 'rounds', 'rounds' => $rounds]],
         ])->plan;
-        $programme = ProgrammeBuilder::build($plan, $reader->advice);
+
+        return $this->whole(ProgrammeBuilder::build($plan, $reader->advice));
+    }
+
+    /**
+     * Returns the work of a planned session, all of it.
+     *
+     * @param array<mixed> $content a written plan
+     */
+    public function asPlanned(array $content): WorkByHand
+    {
+        $reader = $this->check->reader();
+
+        return $this->whole(ProgrammeBuilder::build($reader->read($content)->plan, $reader->advice));
+    }
+
+    private function whole(Programme $programme): WorkByHand
+    {
         $whole = Coverage::whole($programme);
 
         return new WorkByHand(
             DrilledCounter::drilled($programme, $whole),
             DrilledCounter::workMs($programme, $whole),
+            $programme->lengthMs,
         );
     }
 

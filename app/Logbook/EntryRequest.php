@@ -15,6 +15,7 @@ final readonly class EntryRequest
 
     /**
      * @param string|null $id chosen by the client, so that a repeated request stores one entry; only for a new entry
+     * @param int|null $plan the planned session that took place; without combinations everything in it was drilled
      * @param string $day such as 2026-11-26
      * @param array<int|string, int> $levels athletes by level
      * @param list<array{
@@ -107,6 +108,7 @@ final readonly class EntryRequest
             ),
         ])]
         public ?array $combinations = null,
+        public ?int $plan = null,
     ) {
     }
 }

@@ -9,6 +9,7 @@ use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
 use Periplus\App\Gym\HasQuota;
 use Periplus\App\Gym\Quota;
+use Periplus\App\Plan\PlanRow;
 use Periplus\App\Store\NotFound;
 
 use function Periplus\Core\Language\t;
@@ -54,9 +55,9 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
             ->leftJoin('e.course', 'co')
             ->select(
                 \sprintf(
-                    'NEW %s(e.id, e.version, IDENTITY(e.run), co.id, co.name, e.name, e.day, e.lengthMs, e.workMs, '
-                        .'IDENTITY(e.coach), e.coachName, e.orthodox, e.southpaw, e.levels, e.effort, e.note, '
-                        .'e.isChecked, e.removedAt)',
+                    'NEW %s(e.id, e.version, IDENTITY(e.run), IDENTITY(e.plan), co.id, co.name, e.name, e.day, '
+                        .'e.lengthMs, e.workMs, IDENTITY(e.coach), e.coachName, e.orthodox, e.southpaw, e.levels, '
+                        .'e.effort, e.note, e.isChecked, e.removedAt)',
                     LogRow::class,
                 ),
             )
@@ -142,6 +143,42 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
             ->getResult();
 
         return array_replace(array_fill_keys($combinations, null), array_column($rows, 'day', 'combination'));
+    }
+
+    /** Returns the entry of a planned session; null when it is not logged. */
+    public function ofPlan(int $plan): ?LogEntry
+    {
+        return $this->findOneBy(['plan' => $plan, 'removedAt' => null]);
+    }
+
+    /**
+     * Returns which of the planned sessions are logged: by their own entry, or by one of the same course and day.
+     *
+     * @param list<PlanRow> $plans that have a start
+     *
+     * @return list<int>
+     */
+    public function logged(array $plans, \DateTimeZone $zone): array
+    {
+        $dayOf = static fn (PlanRow $plan): string => (string) $plan->startsAt?->setTimezone($zone)->format('Y-m-d');
+        if ([] === $plans) {
+            return [];
+        }
+        /** @var list<array{plan: int|string|null, course: int|string|null, day: string}> $entries */
+        $entries = $this->createQueryBuilder('e')
+            ->select('IDENTITY(e.plan) AS plan, IDENTITY(e.course) AS course, e.day AS day')
+            ->where('e.removedAt IS NULL AND (e.plan IN (:plans) OR e.day IN (:days))')
+            ->setParameter('plans', array_column($plans, 'id'))
+            ->setParameter('days', array_map($dayOf, $plans))
+            ->getQuery()->getArrayResult();
+        $days = array_map(static fn (array $entry): string => $entry['day'].' '.$entry['course'], $entries);
+        $own = array_map(static fn (array $entry): int => (int) $entry['plan'], $entries);
+
+        return array_values(array_map(
+            static fn (PlanRow $plan): int => $plan->id,
+            array_filter($plans, static fn (PlanRow $plan): bool => \in_array($plan->id, $own, true)
+                || (null !== $plan->course && \in_array($dayOf($plan).' '.$plan->course, $days, true))),
+        ));
     }
 
     public function quota(): Quota

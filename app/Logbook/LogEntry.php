@@ -9,6 +9,7 @@ use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 use Periplus\App\Course\Course;
+use Periplus\App\Plan\Plan;
 use Periplus\App\Run\Run;
 use Periplus\App\Store\DayType;
 use Periplus\App\Store\HasVersion;
@@ -26,6 +27,7 @@ use function Periplus\Core\Language\t;
 #[ORM\Index(name: 'by_day', columns: ['removed_at', 'day', 'id'])]
 #[ORM\Index(name: 'by_course', columns: ['course_id', 'removed_at', 'day'])]
 #[ORM\Index(name: 'by_coach', columns: ['coach_id'])]
+#[ORM\Index(name: 'by_plan', columns: ['plan_id'])]
 #[ORM\Index(name: 'by_editor', columns: ['editor_id'])]
 class LogEntry implements Versioned
 {
@@ -37,6 +39,10 @@ class LogEntry implements Versioned
 
     #[ORM\ManyToOne]
     private ?Course $course;
+
+    /** The planned session that took place, where there was one. */
+    #[ORM\ManyToOne, ORM\JoinColumn(onDelete: 'SET NULL')]
+    private ?Plan $plan;
 
     #[ORM\Column(length: 120)]
     private string $name;
@@ -141,6 +147,7 @@ class LogEntry implements Versioned
     public function update(EntryDraft $draft, User $editor, \DateTimeImmutable $now): void
     {
         $this->course = $draft->course;
+        $this->plan = $draft->plan;
         $this->name = $draft->name;
         $this->day = $draft->day;
         $this->lengthMs = $draft->lengthMs;
@@ -235,6 +242,11 @@ class LogEntry implements Versioned
         return $this->run;
     }
 
+    public function plan(): ?Plan
+    {
+        return $this->plan;
+    }
+
     public function course(): ?Course
     {
         return $this->course;
@@ -322,6 +334,7 @@ class LogEntry implements Versioned
             id: $this->id(),
             version: $this->version,
             run: $this->run?->id(),
+            plan: $this->plan?->id(),
             course: $this->course?->id(),
             courseName: $this->course?->name(),
             name: $this->name,

@@ -9,6 +9,7 @@ final readonly class LogRow implements \JsonSerializable
 {
     /**
      * @param int|null $run that it was made of; null for one that was written by hand
+     * @param int|null $plan the planned session that took place
      * @param array<int, int> $levels athletes by level
      * @param list<string> $combinations names of what was drilled, each once
      * @param int $fallen how many links fell apart
@@ -17,6 +18,7 @@ final readonly class LogRow implements \JsonSerializable
         public int $id,
         public int $version,
         public ?int $run,
+        public ?int $plan,
         public ?int $course,
         public ?string $courseName,
         public string $name,
@@ -44,6 +46,7 @@ final readonly class LogRow implements \JsonSerializable
          * @var array{
          *     int,
          *     int,
+         *     int|null,
          *     int|null,
          *     int|null,
          *     string|null,

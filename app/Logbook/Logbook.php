@@ -13,9 +13,12 @@ use Periplus\App\Course\Course;
 use Periplus\App\Course\Courses;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Gym\LibraryLock;
+use Periplus\App\Plan\Plan;
+use Periplus\App\Plan\Plans;
 use Periplus\App\Run\EndedRun;
 use Periplus\App\Run\Run;
 use Periplus\App\Run\RunView;
+use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Once;
 use Periplus\App\Store\Versions;
@@ -41,6 +44,7 @@ final readonly class Logbook
         private Versions $versions,
         private Once $once,
         private Courses $courses,
+        private Plans $plans,
         private Accounts $accounts,
         private CombinationTable $combinations,
         private LibraryLock $lock,
@@ -62,20 +66,24 @@ final readonly class Logbook
         if (null !== $known) {
             return $known;
         }
-        if ([] === ($request->combinations ?? []) && '' === trim($request->note)) {
+        if (null === $request->plan && [] === ($request->combinations ?? []) && '' === trim($request->note)) {
             throw Invalid::field('combinations', self::EMPTY);
         }
         $this->entries->quota()->require();
         $course = $this->course($request);
-        $work = $this->rows->byHand($request->combinations ?? [], $course);
+        $plan = $this->unloggedPlan($request);
+        $work = null !== $plan && null === $request->combinations
+            ? $this->rows->asPlanned($plan->content())
+            : $this->rows->byHand($request->combinations ?? [], $course);
         $draft = $this->draft(
             $request,
             $editor,
             $course,
-            $course?->name() ?? t('Session'),
-            $work->ms,
-            $work->ms,
+            $plan?->name() ?? $course?->name() ?? t('Session'),
+            $work->lengthMs,
+            $work->workMs,
             $this->rows->rows($work->drilled),
+            $plan,
         );
 
         return $this->once->store(
@@ -122,6 +130,7 @@ final readonly class Logbook
                 coachName: $run->starterName,
                 isChecked: false,
                 drilled: $rows,
+                plan: null === $run->plan ? null : $this->plans->find($run->plan),
             );
             $this->once->store(
                 $find,
@@ -174,9 +183,18 @@ final readonly class Logbook
         [$rows, $lengthMs, $workMs] = [$before->drilled(), $before->lengthMs(), $before->workMs()];
         if (null !== $request->combinations && null === $before->run()) {
             $work = $this->rows->byHand($request->combinations, $course);
-            [$rows, $lengthMs, $workMs] = [$this->rows->rows($work->drilled), $work->ms, $work->ms];
+            [$rows, $lengthMs, $workMs] = [$this->rows->rows($work->drilled), $work->lengthMs, $work->workMs];
         }
-        $draft = $this->draft($request, $editor, $course, $before->name(), $lengthMs, $workMs, $rows);
+        $draft = $this->draft(
+            $request,
+            $editor,
+            $course,
+            $before->name(),
+            $lengthMs,
+            $workMs,
+            $rows,
+            $before->plan(),
+        );
 
         return $this->change($id, $basedOn, function (LogEntry $entry) use ($draft, $editor): void {
             $entry->update($draft, $this->accounts->managed($editor), $this->clock->now());
@@ -313,6 +331,25 @@ final readonly class Logbook
         );
     }
 
+    /** @throws Conflict when the session is in the logbook already, such as from a wall */
+    private function unloggedPlan(EntryRequest $request): ?Plan
+    {
+        if (null === $request->plan) {
+            return null;
+        }
+        $plan = $this->plans->get($request->plan);
+        $entry = $this->entries->ofPlan($plan->id());
+
+        return null === $entry ? $plan : throw new Conflict(
+            'already-logged',
+            t(
+                '“{name}” of {day} is in the logbook already. Correct it there.',
+                name: $entry->name(),
+                day: $entry->day(),
+            ),
+        );
+    }
+
     private function course(EntryRequest $request): ?Course
     {
         return null === $request->course ? null : $this->courses->get($request->course);
@@ -330,6 +367,7 @@ final readonly class Logbook
         int $lengthMs,
         int $workMs,
         array $rows,
+        ?Plan $plan,
     ): EntryDraft {
         $coach =
             $this->accounts->find($request->coach ?? $editor->id())
@@ -349,6 +387,7 @@ final readonly class Logbook
             isChecked: true,
             drilled: $rows,
             fallen: self::fallen($request),
+            plan: $plan,
         );
     }
 

@@ -60,7 +60,7 @@ final readonly class LogbookFill
                 $rows = $this->rows->rows($byHand->drilled);
                 $sessions[] = [
                     'course' => $course->id(),
-                    'work' => $byHand->ms,
+                    'work' => $byHand->workMs,
                     'rows' => $rows,
                     'figures' => json_encode(
                         $this->rows->figures($rows, new \Periplus\Core\Session\Log\Attendance(9, 3)),

@@ -13,6 +13,7 @@ readonly class ShownEntry
     public int $id;
     public int $version;
     public ?int $run;
+    public ?int $plan;
     public ?CourseName $course;
     public string $name;
     public string $day;
@@ -36,6 +37,7 @@ readonly class ShownEntry
         $this->id = $row->id;
         $this->version = $row->version;
         $this->run = $row->run;
+        $this->plan = $row->plan;
         $this->course = null === $row->course ? null : new CourseName($row->course, (string) $row->courseName);
         $this->name = $row->name;
         $this->day = $row->day;

@@ -9,6 +9,7 @@ use Doctrine\Persistence\ManagerRegistry;
 use Periplus\App\Account\Accounts;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Combination\Combinations;
 use Periplus\App\Plan\Plans;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Invalid;
@@ -27,6 +28,7 @@ use Periplus\Core\Session\Run\RoundTimer;
 use Periplus\Core\Session\Run\RunChange;
 use Periplus\Core\Session\Run\RunCommand;
 use Periplus\Core\Session\Run\RunState;
+use Periplus\Core\Session\Run\TimerCombination;
 use Periplus\Core\Session\Wall\WallSerializer;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
@@ -50,6 +52,7 @@ final readonly class RunControl
         private EntityManagerInterface $entities,
         private Runs $runs,
         private Plans $plans,
+        private Combinations $combinations,
         private Programmes $programmes,
         private RunWork $work,
         private Walls $walls,
@@ -91,8 +94,9 @@ final readonly class RunControl
             );
         }
         $plan = null === $request->plan ? null : $this->plans->get($request->plan);
-        $timer = $request->timer ?? new TimerRequest();
-        $content = $plan?->content() ?? RoundTimer::plan($timer->rounds, $timer->seconds, $timer->rest);
+        $shown = array_map($this->timed(...), null === $plan ? $request->combinations : []);
+        $timer = $request->timer ?? new TimerRequest(rounds: max(1, \count($shown)));
+        $content = $plan?->content() ?? RoundTimer::plan($timer->rounds, $timer->seconds, $timer->rest, $shown);
         $programme = $this->programmes->build($content);
         if (0 === $programme->lengthMs) {
             throw new Invalid(t('There is nothing in this session to run. Put a round into it first.'), type: 'empty');
@@ -107,6 +111,7 @@ final readonly class RunControl
             $user,
             $plan,
             $content,
+            $shown,
             $programme,
             $now,
             $state,
@@ -114,7 +119,7 @@ final readonly class RunControl
             $run = new Run(
                 startKey: $request->id,
                 plan: $plan,
-                name: $plan?->name() ?? t('Round timer'),
+                name: $plan?->name() ?? RoundTimer::name($shown),
                 content: $content,
                 state: $state,
                 lengthMs: $programme->lengthMs,
@@ -136,6 +141,20 @@ final readonly class RunControl
         $this->push->changed(...$this->walls->keysShowing($run->id()));
 
         return $run->view();
+    }
+
+    private function timed(int $id): TimerCombination
+    {
+        $combination = $this->combinations->get($id)->summary();
+        $content = $combination->content;
+
+        return new TimerCombination(
+            $content->notation,
+            $content->stance,
+            $content->name,
+            $id,
+            $combination->version,
+        );
     }
 
     /** @throws Conflict while it runs */

@@ -93,6 +93,104 @@ final class LogbookTest extends ApiTestCase
         self::assertEqualsWithDelta(15_000, $this->entries()[0]['workMs'], 1, 'ten before the jump and five after it');
     }
 
+    public function testASessionIsLoggedAsPlanned(): void
+    {
+        $plan = $this->plan();
+        $planned = $this->ask('GET', "/api/logbook/planned/$plan")->body;
+        self::assertSame(['Tuesday class', 60_000, null], [$planned['name'], $planned['workMs'], $planned['entry']]);
+        self::assertEquals(
+            [
+                [
+                    'id' => $this->ids['Front porch'],
+                    'name' => 'Front porch',
+                    'text' => '1 2 3 exit',
+                    'ms' => 60_000,
+                    'otherMs' => 0,
+                ],
+            ],
+            $planned['drilled'],
+        );
+
+        $entry = $this->ask('POST', '/api/logbook/entries', $this->asPlanned($plan))->body;
+
+        self::assertSame(
+            [$plan, 'Tuesday class', 60_000, ['Front porch'], 9, true],
+            [
+                $entry['plan'],
+                $entry['name'],
+                $entry['workMs'],
+                $entry['combinations'],
+                $entry['orthodox'],
+                $entry['isChecked'],
+            ],
+        );
+        self::assertSame('2026-11-26', $this->drilledOn('Front porch'));
+        self::assertSame($entry['id'], $this->ask('GET', "/api/logbook/planned/$plan")->body['entry']);
+    }
+
+    public function testASessionIsLoggedAsPlannedOnce(): void
+    {
+        $plan = $this->plan();
+        $first = $this->ask('POST', '/api/logbook/entries', $this->asPlanned($plan))->id();
+
+        $again = $this->ask('POST', '/api/logbook/entries', $this->asPlanned($plan, 'log-entry-02'));
+        self::assertSame([409, 'already-logged'], [$again->status, $again->body['type']]);
+
+        $this->ask('POST', "/api/logbook/entries/$first/remove", [], ['If-Match' => '"1"']);
+        $this->ask('POST', '/api/logbook/entries', $this->asPlanned($plan, 'log-entry-03'));
+        self::assertCount(1, $this->entries(), 'the deleted one does not count');
+    }
+
+    public function testWhatWasDrilledInsteadOfThePlanCounts(): void
+    {
+        $entry = $this->ask('POST', '/api/logbook/entries', [
+            ...$this->asPlanned($this->plan()),
+            'combinations' => [['combination' => $this->ids['Cellar window'], 'minutes' => 2]],
+        ])->body;
+
+        self::assertSame([['Cellar window'], 120_000], [$entry['combinations'], $entry['workMs']]);
+    }
+
+    public function testTodayNamesWhatComesWhatIsDueAndWhatWasNotLogged(): void
+    {
+        $today = fn (): array => $this->ask('GET', '/api/today')->body;
+        $ids = static fn (mixed $plans): array => array_column((array) $plans, 'id');
+        $plan = $this->plan();
+        self::assertSame([[$plan], []], [$ids($today()['sessions']), $ids($today()['unlogged'])]);
+
+        $this->clock->sleep(3600);
+        self::assertSame([[], [$plan]], [$ids($today()['sessions']), $ids($today()['unlogged'])]);
+
+        $this->ask('POST', '/api/logbook/entries', $this->asPlanned($plan));
+        self::assertSame([], $ids($today()['unlogged']));
+
+        $this->clock->sleep(8 * 86_400);
+        $next = $this->ask('POST', '/api/plans', PlanTest::plan([
+            'course' => $this->course,
+            'startsAt' => '2026-12-04T20:00',
+        ]))->id();
+        self::assertSame([$next], $ids($today()['sessions']));
+        self::assertSame(
+            [['course' => $this->course, 'name' => 'Tuesday', 'combinations' => 1]],
+            $today()['due'],
+            'a week after the first time',
+        );
+    }
+
+    public function testASessionIsLoggedByAnEntryOfItsDayAndCourse(): void
+    {
+        $this->plan();
+        $this->clock->sleep(3600);
+        $this->ask('POST', '/api/logbook/entries', [
+            'id' => 'log-entry-04',
+            'day' => '2026-11-26',
+            'course' => $this->course,
+            'note' => 'Free work.',
+        ]);
+
+        self::assertSame([], $this->ask('GET', '/api/today')->body['unlogged']);
+    }
+
     public function testARehearsalIsNotLogged(): void
     {
         $id = $this->ask('POST', '/api/runs', ['id' => 'start-0009', 'plan' => $this->plan(), 'speed' => 10])->id();
@@ -651,6 +749,19 @@ final class LogbookTest extends ApiTestCase
                 ],
             ],
         ])->id();
+    }
+
+    /** @return array<string, mixed> */
+    private function asPlanned(int $plan, string $id = 'log-entry-01'): array
+    {
+        return [
+            'id' => $id,
+            'day' => '2026-11-26',
+            'course' => $this->course,
+            'plan' => $plan,
+            'orthodox' => 9,
+            'southpaw' => 2,
+        ];
     }
 
     private function started(): int

@@ -149,6 +149,8 @@ final class RolesTest extends ApiTestCase
         'GET /api/logbook/entries' => [401, 200, 200],
         'POST /api/logbook/entries' => [401, 201, 201],
         'GET /api/logbook/entries/{id}' => [401, 404, 404],
+        'GET /api/logbook/planned/{id}' => [401, 404, 404],
+        'GET /api/today' => [401, 200, 200],
         'PUT /api/logbook/entries/{id}' => [401, 404, 404],
         'POST /api/logbook/entries/{id}/remove' => [401, 404, 404],
         'POST /api/logbook/entries/{id}/restore' => [401, 404, 404],

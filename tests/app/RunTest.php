@@ -65,6 +65,26 @@ final class RunTest extends ApiTestCase
         );
     }
 
+    public function testATimerShowsCombinationsOfTheLibrary(): void
+    {
+        $key = $this->wall('Floor');
+        $this->signIn('head');
+        $ids = [];
+        foreach (['Front porch' => '1 2 3 exit', 'Cellar window' => '1 2 3b exit'] as $name => $text) {
+            $ids[] = $this->ask(
+                'POST',
+                '/api/combinations',
+                self::combination(['name' => $name, 'text' => $text]),
+            )->id();
+        }
+        $run = $this->ask('POST', '/api/runs', ['id' => 'start-0077', 'combinations' => $ids])->body;
+
+        self::assertSame(['Front porch and 1 other', 420_000], [$run['name'], $run['lengthMs']]);
+        self::assertSame($run['id'], $this->screen($key)['run']['id'] ?? null);
+        $missing = $this->ask('POST', '/api/runs', ['id' => 'start-0078', 'combinations' => [999_999]]);
+        self::assertSame(404, $missing->status);
+    }
+
     public function testTheSameCommandTwiceIsOne(): void
     {
         $id = $this->start()['id'];

@@ -165,7 +165,8 @@ final class DependencyTest
             'Core\Session\Advice',
             'Core\Session\Plan',
         ],
-        'Core\Session\Run' => ['Core\Session\Drill', 'Core\Session\Drills', 'Core\Session\Programme'],
+        'Core\Session\Run' => [
+            'Core\Technique', 'Core\Session\Drill', 'Core\Session\Drills', 'Core\Session\Programme'],
         'Core\Session\Wall' => [
             'Core\Session\Plan',
             'Core\Flow\Timing',
@@ -351,6 +352,7 @@ final class DependencyTest
             'App\Gym',
             'App\Account',
             'App\Numbering',
+            'App\Combination',
             'App\Plan',
             'App\Wall',
             'App\Voice',
@@ -377,6 +379,7 @@ final class DependencyTest
             'App\Plan',
             'App\Run',
         ],
+        'App\Today' => ['App\Account', 'App\Gym', 'App\Plan', 'App\Logbook', 'App\Review'],
         'App\Report' => [
             'App\Http',
             'App\Gym',

@@ -8,40 +8,63 @@ use Periplus\Core\Session\Drills\WeaponChoices;
 
 use function Periplus\Core\Language\t;
 
-/** Creates a plan of empty rounds and rests, for a coach who only needs the clock. */
+/** Creates a plan for a coach who only needs the clock: free rounds, or rounds that each show a combination. */
 final readonly class RoundTimer
 {
     /**
+     * @param int $rounds at least; every combination has one
      * @param int $seconds of work in each round
      * @param int $rest s between rounds
+     * @param list<TimerCombination> $combinations one after the other, and again from the first
      *
      * @return array<string, mixed> a written plan
      */
-    public static function plan(int $rounds, int $seconds, int $rest): array
+    public static function plan(int $rounds, int $seconds, int $rest, array $combinations = []): array
     {
+        $round = ['seconds' => $seconds, 'rest' => $rest, 'lastTen' => true];
+
         return [
-            'name' => t('Round timer'),
+            'name' => self::name($combinations),
+            'numbering' => 'parity',
             'blocks' => [
                 [
                     'kind' => 'rounds',
                     'name' => t('Rounds'),
-                    'rounds' => [
-                        [
-                            'seconds' => $seconds,
-                            'rest' => $rest,
-                            'times' => $rounds,
-                            'lastTen' => true,
-                            'sets' => [
-                                [
-                                    'drill' => 'free',
-                                    'combinations' => [],
-                                    'parameters' => ['weapons' => array_keys(WeaponChoices::ALL)],
-                                ],
+                    'rounds' => [] === $combinations
+                        ? [[...$round, 'times' => $rounds, 'sets' => [self::free()]]]
+                        : array_map(
+                            static fn (int $index): array => [
+                                ...$round,
+                                'sets' => [$combinations[$index % \count($combinations)]->set()],
                             ],
-                        ],
-                    ],
+                            range(0, max($rounds, \count($combinations)) - 1),
+                        ),
                 ],
             ],
+        ];
+    }
+
+    /** @param list<TimerCombination> $combinations */
+    public static function name(array $combinations): string
+    {
+        return match (\count($combinations)) {
+            0 => t('Round timer'),
+            1 => $combinations[0]->name,
+            default => t(
+                '{name} and {count, plural, one {# other} other {# others}}',
+                name: $combinations[0]->name,
+                count: \count($combinations) - 1,
+            ),
+        };
+    }
+
+    /** @return array<string, mixed> */
+    private static function free(): array
+    {
+        return [
+            'drill' => 'free',
+            'combinations' => [],
+            'parameters' => ['weapons' => array_keys(WeaponChoices::ALL)],
         ];
     }
 }

@@ -139,7 +139,9 @@ final class SearchReaderTest extends TestCase
     #[TestWith(['hands only longer than 2 s', ['hands only', 'longer than 2 s']])]
     public function testTextOfAClauseIsAsTyped(string $text, array $texts): void
     {
-        self::assertSame($texts, array_map(static fn (Clause $clause): string => $clause->text(), self::read($text)->clauses));
+        $clauses = self::read($text)->clauses;
+
+        self::assertSame($texts, array_map(static fn (Clause $clause): string => $clause->text(), $clauses));
     }
 
     #[TestWith(['has zork', 4, 4])]
