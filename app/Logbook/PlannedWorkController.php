@@ -6,6 +6,7 @@ namespace Periplus\App\Logbook;
 
 use Periplus\App\Account\User;
 use Periplus\App\Combination\LineRenderer;
+use Periplus\App\Gym\GymSettings;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Plan\Plans;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -21,6 +22,7 @@ final readonly class PlannedWorkController
         private DrilledRows $rows,
         private LineRenderer $lines,
         private GymNumberings $numberings,
+        private GymSettings $gym,
     ) {
     }
 
@@ -40,6 +42,8 @@ final readonly class PlannedWorkController
         return new JsonResponse([
             'plan' => $id,
             'name' => $planned->name(),
+            'course' => $planned->course()?->id(),
+            'day' => $planned->startsAt()?->setTimezone($this->gym->timeZone())->format('Y-m-d'),
             'workMs' => $work->workMs,
             'entry' => $this->entries->ofPlan($id)?->id(),
             'drilled' => array_map(

@@ -24,3 +24,9 @@ export function bounds<Schema extends keyof Bounds>(schema: Schema, field: keyof
     ...(maximum !== undefined && { max: maximum }),
   };
 }
+
+/** The shortest and longest time of a field, in seconds. */
+export function timeBounds<Schema extends keyof Bounds>(schema: Schema, field: keyof Bounds[Schema]) {
+  const { minimum = 0, maximum = 3600 }: { minimum?: number; maximum?: number } = BOUNDS[schema][field] ?? {};
+  return { min: minimum, max: maximum };
+}

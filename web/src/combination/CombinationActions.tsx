@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex } from "antd";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Combination } from "../api/client";
 import { useMay } from "../api/session";
@@ -12,11 +12,15 @@ import { useNotice } from "../ui/useNotice";
 import { NameDialog } from "./NameDialog";
 import { useArchive } from "./useCombination";
 
+const AddToSession = lazy(() => import("../sessions/AddToSession"));
+const StartDialog = lazy(() => import("../run/StartDialog").then((part) => ({ default: part.StartDialog })));
+
 /** What can be done with a combination as a whole. */
 export function CombinationActions({ combination }: { combination: Combination }) {
   const navigate = useNavigate();
   const notice = useNotice();
-  const [naming, setNaming] = useState(false);
+  const [dialog, setDialog] = useState<"name" | "session" | "wall" | null>(null);
+  const close = () => setDialog(null);
   return (
     <>
       <Flex component="span" wrap gap="small" className="page-actions">
@@ -29,10 +33,20 @@ export function CombinationActions({ combination }: { combination: Combination }
             { label: t`Line as a picture (SVG)`, to: `/api/combinations/${combination.id}/line.svg` },
           ]}
         />
+        {!combination.archivedAt && (
+          <>
+            <Button onClick={() => setDialog("session")}>
+              <Trans>Add to a session</Trans>
+            </Button>
+            <Button onClick={() => setDialog("wall")}>
+              <Trans>Show on a wall</Trans>
+            </Button>
+          </>
+        )}
         <Button onClick={() => navigate(`/combinations/${combination.id}/measure`)}>
           <Trans>Measure</Trans>
         </Button>
-        <Button onClick={() => setNaming(true)}>
+        <Button onClick={() => setDialog("name")}>
           <Trans>Rename and tag</Trans>
         </Button>
         <Button onClick={() => navigate("/bench", { state: variantOf(combination) })}>
@@ -43,7 +57,11 @@ export function CombinationActions({ combination }: { combination: Combination }
           <Trans>Open on the bench</Trans>
         </Button>
       </Flex>
-      <NameDialog combination={combination} isOpen={naming} onClose={() => setNaming(false)} />
+      <NameDialog combination={combination} isOpen={dialog === "name"} onClose={close} />
+      <Suspense>
+        {dialog === "session" && <AddToSession combinations={[combination]} onClose={close} />}
+        {dialog === "wall" && <StartDialog plan={null} combinations={[combination]} onClose={close} />}
+      </Suspense>
     </>
   );
 }

@@ -54,7 +54,7 @@ export function CombinationFacts({ combination, checkedLevel }: { combination: C
         </span>
         <span>
           {combination.themes.map((theme) => (
-            <Link key={theme} className="tag" to={`/library?q=${encodeURIComponent(theme)}`}>
+            <Link key={theme} className="tag" to={`/library?q=${encodeURIComponent(`theme ${theme}`)}`}>
               {theme}
             </Link>
           ))}

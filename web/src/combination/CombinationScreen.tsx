@@ -45,7 +45,6 @@ function Page({ combination }: { combination: Combination }) {
   const [address, setAddress] = useSearchParams();
   const readIn = useNumbering();
   const [selected, setSelected] = useState<number | null>(null);
-  const [_naming, _setNaming] = useState(false);
   const shownStance: Stance = (address.get("stance") as Stance | null) ?? combination.stance;
   const opponent: Stance = (address.get("opponent") as Stance | null) ?? "orthodox";
   const { readable } = useCheck({

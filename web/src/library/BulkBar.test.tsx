@@ -1,5 +1,6 @@
 import { QueryClient } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { CombinationRow, Session } from "../api/client";
 import { keys } from "../api/keys";
@@ -25,7 +26,9 @@ function bar(chosen: CombinationRow[], role = "head-coach", archived = false) {
   const onChoose = vi.fn();
   render(
     <Around client={client}>
-      <BulkBar chosen={chosen} archived={archived} paper={2} onCard={2} onChoose={onChoose} />
+      <MemoryRouter>
+        <BulkBar chosen={chosen} archived={archived} paper={2} onCard={2} onChoose={onChoose} />
+      </MemoryRouter>
     </Around>,
   );
   return onChoose;
@@ -73,4 +76,14 @@ test("what is out of use is restored, and printed from there", () => {
   expect(screen.getByRole("button", { name: "Restore" })).toBeTruthy();
   expect(screen.queryByRole("button", { name: "Tag…" })).toBeNull();
   expect(screen.getByRole("link", { name: "Print a wall sheet" }).getAttribute("href")).toContain("archived=true");
+});
+
+test("two combinations can be compared; any number goes to a session or a wall", () => {
+  bar([row(4), row(5)]);
+  expect(screen.getByRole("link", { name: "Compare these two" }).getAttribute("href")).toMatch(/^\/compare\?/);
+  expect(screen.getByRole("button", { name: "Add to a session" })).toBeTruthy();
+  expect(screen.getByRole("button", { name: "Show on a wall" })).toBeTruthy();
+  cleanup();
+  bar([row(4), row(5), row(6)]);
+  expect(screen.queryByRole("link", { name: "Compare these two" })).toBeNull();
 });

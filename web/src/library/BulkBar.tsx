@@ -2,15 +2,34 @@ import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex, Input, Popover } from "antd";
 import { lazy, Suspense, useState } from "react";
+import { Link } from "react-router";
 import { bounds } from "../api/bounds";
 import type { CombinationRow } from "../api/client";
 import { useMay } from "../api/session";
+import { compareAddress } from "../compare/address";
+import { type BulkAction, useBulk } from "../library-search/useLibrary";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
-import { type BulkAction, useBulk } from "./useLibrary";
 
 /** Loaded on demand, because the library is the first page. */
 const CardDialog = lazy(() => import("../cards/CardDialog"));
+const AddToSession = lazy(() => import("../sessions/AddToSession"));
+const StartDialog = lazy(() => import("../run/StartDialog").then((part) => ({ default: part.StartDialog })));
+
+/** Returns the URL of the comparison of two combinations, each in the stance it was written for. */
+function compareAddressOf([first, second]: [CombinationRow, CombinationRow]): string {
+  return compareAddress({
+    first: first.notation,
+    second: second.notation,
+    rules: first.rules,
+    firstStance: first.stance,
+    secondStance: second.stance,
+    firstTitle: first.name,
+    secondTitle: second.name,
+    from: window.location.pathname + window.location.search,
+    fromName: t`Library`,
+  });
+}
 const said = (count: number): Record<BulkAction, string> => ({
   archive: t`${plural(count, { one: "# combination", other: "# combinations" })} archived.`,
   restore: t`${plural(count, { one: "# combination", other: "# combinations" })} restored.`,
@@ -38,7 +57,8 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
     onChoose([]);
     setTheme("");
   });
-  const [card, setCard] = useState(false);
+  const [dialog, setDialog] = useState<"card" | "session" | "wall" | null>(null);
+  const close = () => setDialog(null);
   if (chosen.length === 0) {
     return null;
   }
@@ -78,16 +98,31 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
         </Button>
       )}
       <PaperButtons count={chosen.length} paper={paper} query={`ids=${ids}${archived ? "&archived=true" : ""}`} />
+      {!archived && (
+        <>
+          <Button onClick={() => setDialog("session")}>
+            <Trans>Add to a session</Trans>
+          </Button>
+          <Button onClick={() => setDialog("wall")}>
+            <Trans>Show on a wall</Trans>
+          </Button>
+        </>
+      )}
+      {chosen.length === 2 && (
+        <Link to={compareAddressOf(chosen as [CombinationRow, CombinationRow])} className="chosen-link">
+          <Trans>Compare these two</Trans>
+        </Link>
+      )}
       {!archived && chosen.length <= onCard && (
-        <Button onClick={() => setCard(true)}>
+        <Button onClick={() => setDialog("card")}>
           <Trans>Card for athletes</Trans>
         </Button>
       )}
-      {card && (
-        <Suspense>
-          <CardDialog combinations={chosen} onClose={() => setCard(false)} />
-        </Suspense>
-      )}
+      <Suspense>
+        {dialog === "card" && <CardDialog combinations={chosen} onClose={close} />}
+        {dialog === "session" && <AddToSession combinations={chosen} onClose={close} />}
+        {dialog === "wall" && <StartDialog plan={null} combinations={chosen} onClose={close} />}
+      </Suspense>
       <Button type="text" onClick={() => onChoose([])}>
         <Trans>Choose none</Trans>
       </Button>

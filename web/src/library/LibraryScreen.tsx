@@ -6,24 +6,34 @@ import { Link, useNavigate } from "react-router";
 import type { CombinationPage, CombinationRow } from "../api/client";
 import { useReachable } from "../api/connection";
 import { useVocabulary } from "../api/useVocabulary";
+import { useLibrary } from "../library-search/useLibrary";
 import { ExportMenu } from "../ui/ExportMenu";
 import { FirstVisit } from "../ui/FirstVisit";
 import { Loaded } from "../ui/Loaded";
 import { FRESH } from "../ui/newCombination";
 import { Pages } from "../ui/Pages";
 import { useShortcut } from "../ui/useShortcut";
+import { WordsSwitch } from "../ui/WordsSwitch";
 import { exportsOf, FILTERS, PAGE_SIZE, sortedBy, valuesOf } from "./filters";
 import { LibraryTable } from "./LibraryTable";
 import { NothingFound } from "./NothingFound";
 import { NotUnderstood } from "./NotUnderstood";
 import { SearchHelp } from "./SearchHelp";
 import { useFilters } from "./useFilters";
-import { useLibrary } from "./useLibrary";
 import { useViewName, Views } from "./Views";
 import "./library.css";
 
 /** Loaded once something is selected, because the library is the first page. */
 const BulkBar = lazy(() => import("./BulkBar").then(({ BulkBar }) => ({ default: BulkBar })));
+
+const TodayRow = lazy(() => import("./TodayRow"));
+
+/** Moves the focus into the list, from where arrow keys and Enter go on; tells whether there is a list. */
+function focusFirstRow(): boolean {
+  const row = document.querySelector<HTMLElement>(".library-table tbody tr");
+  row?.focus();
+  return row !== null;
+}
 
 /** The gym's combinations, with search and filters. */
 export default function LibraryScreen() {
@@ -38,7 +48,7 @@ export default function LibraryScreen() {
   useShortcut("write", () => void navigate("/bench", { state: FRESH }));
   useShortcut("rows", (event) => {
     const within = event.target instanceof HTMLTableRowElement;
-    return within ? false : document.querySelector<HTMLElement>(".library-table tbody tr")?.focus();
+    return within ? false : focusFirstRow();
   });
 
   const filtered = ["q", "weapon", "verdict", "rules", "level"].some((name) => address.get(name));
@@ -54,11 +64,20 @@ export default function LibraryScreen() {
     <main className="page">
       <LibraryHead filters={filters} found={data} filtered={filtered} view={view} />
       <FirstVisit />
-      <FilterBar {...{ filters, typed, onType, set }} field={search} />
+      <Suspense>
+        <TodayRow />
+      </Suspense>
+      <FilterBar
+        {...{ filters, typed, onType, set }}
+        field={search}
+        // An older list is not gone into.
+        isCurrent={data !== undefined && !library.isPlaceholderData && typed === (filters.q ?? "")}
+      />
       <Flex wrap align="center" gap="small" className="library-understood">
         <Views address={address} onOpen={open} />
         {data && filters.q && <Understood search={data.search} />}
         <SearchHelp onTry={(text) => onType((now) => (now.trim() === "" ? text : `${now.trim()}, ${text}`))} />
+        <WordsSwitch />
       </Flex>
       <Loaded query={library} what={t`Loading the library`} />
       {data?.search.problems[0] && (
@@ -150,21 +169,33 @@ function LibraryHead({ filters, found, filtered, view }: HeadProps) {
 
 interface FilterProps extends Pick<ReturnType<typeof useFilters>, "filters" | "typed" | "onType" | "set"> {
   field: RefObject<InputRef | null>;
+  /** Whether the list below belongs to what is typed. */
+  isCurrent: boolean;
 }
 
-function FilterBar({ filters, typed, onType, set, field }: FilterProps) {
+function FilterBar({ filters, typed, onType, set, field, isCurrent }: FilterProps) {
+  const [isOpen, setOpen] = useState(false);
+  const count = FILTERS.reduce((sum, { name }) => sum + valuesOf(filters, name).length, 0);
   return (
-    <search className="library-filters">
+    <search className={isOpen ? "library-filters is-open" : "library-filters"}>
       <Input
         ref={field}
         value={typed}
         onChange={(event) => onType(event.target.value)}
+        onKeyDown={(event) => {
+          if ((event.key === "ArrowDown" || event.key === "Enter") && isCurrent && focusFirstRow()) {
+            event.preventDefault();
+          }
+        }}
         placeholder={t`Such as liver, starts 1, ends kick`}
         aria-label={t`Search the library`}
         allowClear
         suffix={typed ? null : <kbd>/</kbd>}
         maxLength={300}
       />
+      <Button className="filters-button" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+        {count > 0 ? t`Filters (${count})` : t`Filters`}
+      </Button>
       {FILTERS.map(({ name, label, any, options }) => (
         <Select<string[]>
           key={name}

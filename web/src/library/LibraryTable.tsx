@@ -5,10 +5,11 @@ import type { KeyboardEvent } from "react";
 import { Link, useNavigate } from "react-router";
 import type { CombinationRow } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import type { Filters } from "../library-search/useLibrary";
+import { useWords } from "../ui/useWords";
 import { VerdictMark } from "../ui/VerdictMark";
 import { day, nameOf, RULES, seconds } from "../ui/words";
 import type { SortName } from "./filters";
-import type { Filters } from "./useLibrary";
 
 const LINE_WIDTH = 360;
 
@@ -25,7 +26,7 @@ const COLUMNS: { title: string; sort?: SortName }[] = [
   { title: t`Line` },
   { title: t`Numbers` },
   { title: t`Level`, sort: "level" },
-  { title: t`Check`, sort: "length" },
+  { title: t`Check, length`, sort: "length" },
   { title: t`Drilled`, sort: "drilled" },
   { title: t`Changed`, sort: "updated" },
 ];
@@ -95,6 +96,7 @@ interface RowProps {
 
 function Row({ row, isChosen, onChoose }: RowProps) {
   const navigate = useNavigate();
+  const [withWords] = useWords();
   const onKey = (event: KeyboardEvent<HTMLTableRowElement>) => {
     const line = event.currentTarget;
     const to =
@@ -106,6 +108,9 @@ function Row({ row, isChosen, onChoose }: RowProps) {
     if (to instanceof HTMLElement) {
       event.preventDefault();
       to.focus();
+    } else if (event.key === "ArrowUp") {
+      event.preventDefault();
+      document.querySelector<HTMLElement>(".library-filters input")?.focus();
     } else if (event.key === "Enter" && event.target === line) {
       void navigate(`/combinations/${row.id}`);
     }
@@ -127,7 +132,7 @@ function Row({ row, isChosen, onChoose }: RowProps) {
         <small>
           {row.stance === "southpaw" && (
             <b>
-              <Trans>southpaw first ·</Trans>{" "}
+              <Trans>written for southpaw ·</Trans>{" "}
             </b>
           )}
           {[nameOf(RULES, row.rules), ...row.themes].join(" · ")}
@@ -136,7 +141,10 @@ function Row({ row, isChosen, onChoose }: RowProps) {
       <td className="cell-line">
         <CombinationLine drawing={row.line} width={LINE_WIDTH} name={row.name} />
       </td>
-      <td className="cell-numbers">{row.text}</td>
+      <td className="cell-numbers">
+        {row.text}
+        {withWords && <small className="chain-words">{row.line.words}</small>}
+      </td>
       <td className="cell-level">
         <span role="img" aria-label={t`Level ${row.level}`}>
           {"▮".repeat(row.level)}
@@ -147,8 +155,12 @@ function Row({ row, isChosen, onChoose }: RowProps) {
         <VerdictMark verdict={row.verdict} />
         <small>{seconds(row.lengthMs)}</small>
       </td>
-      <td className="cell-changed">{row.drilledOn ? day(row.drilledOn) : t`never`}</td>
-      <td className="cell-changed">{day(row.updatedAt)}</td>
+      <td className="cell-changed" data-label={t`drilled`}>
+        {row.drilledOn ? day(row.drilledOn) : t`never`}
+      </td>
+      <td className="cell-changed" data-label={t`changed`}>
+        {day(row.updatedAt)}
+      </td>
     </tr>
   );
 }

@@ -5,11 +5,11 @@ import { Link } from "react-router";
 import type { CombinationRow } from "../api/client";
 import { useMay } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { type Pair, useBulk, useMerge, useNearDuplicates } from "../library-search/useLibrary";
 import { Loaded } from "../ui/Loaded";
 import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
-import { type Pair, useBulk, useMerge, useNearDuplicates } from "./useLibrary";
 import "./library.css";
 
 /** Pairs of combinations that may be duplicates, closest first; the coach keeps one or both. */

@@ -6,10 +6,10 @@ import { Link } from "react-router";
 import { bounds } from "../api/bounds";
 import { useMay } from "../api/session";
 import { useThemes } from "../api/useThemes";
+import { useRenameTheme } from "../library-search/useLibrary";
 import { GymNav } from "../ui/GymNav";
 import { Loaded } from "../ui/Loaded";
 import { useNotice } from "../ui/useNotice";
-import { useRenameTheme } from "./useLibrary";
 import "../ui/gym.css";
 import "./library.css";
 

@@ -7,10 +7,10 @@ import { bounds } from "../api/bounds";
 import { answered, api, type View } from "../api/client";
 import { refresh } from "../api/keys";
 import { useMay, useSession } from "../api/session";
+import { useViews } from "../library-search/useLibrary";
 import { Dialog } from "../ui/Dialog";
 import { Failure } from "../ui/Failure";
 import { useNotice } from "../ui/useNotice";
-import { useViews } from "./useLibrary";
 
 /** Returns the query string without the page, as saved in a view. */
 function viewOf(address: URLSearchParams): string {

@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
+import type { Filters } from "../library-search/useLibrary";
 import type { ExportItem } from "../ui/ExportMenu";
 import { FILE_FORMATS, LEVELS, LIMBS, RULES, VERDICTS } from "../ui/words";
-import type { Filters } from "./useLibrary";
 
 export const PAGE_SIZE = 50;
 const VERDICT_OPTIONS = Object.entries(VERDICTS).map(([value, { sign, word }]) => ({

@@ -4,9 +4,9 @@ import { Flex, Input, Select } from "antd";
 import { bounds } from "../api/bounds";
 import { useCourses } from "../api/useCourses";
 import { Toolbar } from "../ui/Toolbar";
-import { todayInGym } from "../ui/words";
+import { day, todayInGym } from "../ui/words";
 import type { EntryDraft } from "./entryDraft";
-import { useCoachNames } from "./useLogbook";
+import { useCoachNames, useLastAttendance } from "./useLogbook";
 
 interface Props {
   draft: EntryDraft;
@@ -19,6 +19,7 @@ const EFFORT = Array.from({ length: 11 }, (_, at) => at);
 /** The fields for attendance, coach and effort. */
 export function EntryFields({ draft, onChange }: Props) {
   const courses = useCourses().data ?? [];
+  const last = useLastAttendance(draft.course);
   const levels = courses.find(({ id }) => id === draft.course)?.levels ?? [1, 2, 3];
   return (
     <>
@@ -27,6 +28,21 @@ export function EntryFields({ draft, onChange }: Props) {
         <legend>
           <Trans>Who was there</Trans>
         </legend>
+        {last && (
+          <p className="small">
+            {isAsLast(draft, last) ? (
+              <Trans>As last time, on {day(last.day)}. Change what differs.</Trans>
+            ) : (
+              <button
+                type="button"
+                className="link-button"
+                onClick={() => onChange({ orthodox: last.orthodox, southpaw: last.southpaw, levels: last.levels })}
+              >
+                <Trans>As last time, on {day(last.day)}</Trans>
+              </button>
+            )}
+          </p>
+        )}
         <Counter name={t`orthodox`} value={draft.orthodox} onChange={(orthodox) => onChange({ orthodox })} />
         <Counter name={t`southpaw`} value={draft.southpaw} onChange={(southpaw) => onChange({ southpaw })} />
         {levels.length > 1 &&
@@ -54,6 +70,11 @@ export function EntryFields({ draft, onChange }: Props) {
       </div>
     </>
   );
+}
+
+function isAsLast(draft: EntryDraft, last: Pick<EntryDraft, "orthodox" | "southpaw" | "levels">): boolean {
+  const of = ({ orthodox, southpaw, levels }: typeof last) => JSON.stringify([orthodox, southpaw, levels]);
+  return of(draft) === of(last);
 }
 
 function WhenAndWho({ draft, onChange }: Props) {
@@ -130,7 +151,7 @@ function Effort({ value, onChange }: { value: number | null; onChange: (effort: 
   );
 }
 
-/** A number of athletes with buttons for more and fewer. */
+/** A number of athletes: typed, or changed by one. */
 function Counter({
   name,
   value,
@@ -151,7 +172,18 @@ function Counter({
       >
         −
       </button>
-      <output aria-label={name}>{value ?? "–"}</output>
+      <input
+        type="text"
+        inputMode="numeric"
+        aria-label={name}
+        value={value ?? ""}
+        placeholder="–"
+        onFocus={(event) => event.target.select()}
+        onChange={(event) => {
+          const digits = event.target.value.replace(/\D/g, "");
+          onChange(digits === "" ? null : Math.min(MAX_ATHLETES, Number(digits)));
+        }}
+      />
       <button
         type="button"
         aria-label={t`One ${name} more`}

@@ -13,6 +13,7 @@ import { Loaded } from "../ui/Loaded";
 import { LogNav } from "../ui/LogNav";
 import { Pages } from "../ui/Pages";
 import { useNotice } from "../ui/useNotice";
+import { PlannedSessions } from "./PlannedSessions";
 import { type LogFilters, useLogPage } from "./useLogbook";
 import { useLogQueue } from "./useLogQueue";
 import "./logbook.css";
@@ -28,6 +29,7 @@ export default function LogbookScreen() {
       <LogNav />
       <LogHead filters={filters} unchecked={log.data?.unchecked ?? 0} onPut={put} />
       <WaitingEntries />
+      {!isFiltered && <PlannedSessions />}
       <Loaded query={log} what={t`Loading the logbook`} />
       {log.data && entries.length === 0 && (
         <div className="panel empty">

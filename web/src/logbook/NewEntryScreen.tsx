@@ -1,20 +1,24 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex, Input } from "antd";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { bounds } from "../api/bounds";
 import { Failure } from "../ui/Failure";
 import { LogNav } from "../ui/LogNav";
+import { AsPlanned } from "./AsPlanned";
 import { EntryFields } from "./EntryFields";
+import { PlannedSessions } from "./PlannedSessions";
 import { SaidCombinations } from "./SaidCombinations";
+import { saidOf } from "./saidOf";
 import { useNewEntry } from "./useNewEntry";
 import "./logbook.css";
 
 /** Logs a session by hand, today's or an earlier one. */
 export default function NewEntryScreen() {
-  const { draft, change, discard, save, isRestored, isSending, error, forget } = useNewEntry();
+  const entry = useNewEntry();
+  const { draft, change, discard, save, planned, follow, isRestored, isSending, error, forget } = entry;
   const navigate = useNavigate();
-  const isEmpty = (draft.combinations ?? []).length === 0 && draft.note.trim() === "";
+  const isEmpty = draft.plan === null && (draft.combinations ?? []).length === 0 && draft.note.trim() === "";
   return (
     <main className="page page-entry">
       <LogNav />
@@ -27,6 +31,14 @@ export default function NewEntryScreen() {
           <Button size="small" onClick={discard}>
             <Trans>Discard</Trans>
           </Button>
+        </p>
+      )}
+      {draft.plan === null && <PlannedSessions day={draft.day} course={draft.course} />}
+      {planned?.entry && draft.plan === null && (
+        <p className="changed-meanwhile" role="status">
+          <Trans>
+            “{planned.name}” is in the logbook already. <Link to={`/logbook/${planned.entry}`}>Open it</Link>
+          </Trans>
         </p>
       )}
       <div className="log-entry-grid">
@@ -54,10 +66,17 @@ export default function NewEntryScreen() {
           <h2>
             <Trans>What was drilled</Trans>
           </h2>
-          <SaidCombinations
-            combinations={draft.combinations ?? []}
-            onChange={(combinations) => change({ combinations })}
-          />
+          {draft.plan !== null && planned && (
+            <AsPlanned
+              planned={planned}
+              isChanged={draft.combinations !== null}
+              onChange={() => change({ combinations: saidOf(planned) })}
+              onLeave={() => follow(null)}
+            />
+          )}
+          {draft.combinations !== null && (
+            <SaidCombinations combinations={draft.combinations} onChange={(combinations) => change({ combinations })} />
+          )}
           <Failure error={error} />
           <Flex wrap gap="small">
             <Button type="primary" size="large" loading={isSending} disabled={isEmpty} onClick={() => void save()}>

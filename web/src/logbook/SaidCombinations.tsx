@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Button, Flex, InputNumber } from "antd";
-import { CombinationPick } from "../library/CombinationPick";
+import { CombinationPick } from "../library-search/CombinationPick";
 import { Segmented } from "../ui/Segmented";
 import type { SaidCombination } from "./entryDraft";
 

@@ -12,6 +12,8 @@ export interface SaidCombination {
 /** A logbook entry while a coach edits it. */
 export interface EntryDraft {
   day: string;
+  /** The planned session that took place. */
+  plan: number | null;
   name: string;
   course: number | null;
   coach: number | null;
@@ -22,13 +24,14 @@ export interface EntryDraft {
   note: string;
   /** The links that fell apart, by chain and index. */
   fallen: EntryRequest["fallen"] & object;
-  /** Null for a session that ran: the wall's record says what was drilled. */
+  /** Null for a session that ran or is logged as planned: the record or the plan says what was drilled. */
   combinations: SaidCombination[] | null;
 }
 
 export function emptyDraft(day: string, course: number | null): EntryDraft {
   return {
     day,
+    plan: null,
     name: "",
     course,
     coach: null,
@@ -45,6 +48,7 @@ export function emptyDraft(day: string, course: number | null): EntryDraft {
 export function draftOf(entry: LogEntry): EntryDraft {
   return {
     day: entry.day,
+    plan: entry.plan,
     name: entry.name,
     course: entry.course?.id ?? null,
     coach: entry.coach.id,
@@ -62,6 +66,7 @@ export function requestOf(draft: EntryDraft, id: string | null): EntryRequest {
   return {
     day: draft.day,
     id,
+    plan: draft.plan,
     name: draft.name,
     course: draft.course,
     coach: draft.coach,

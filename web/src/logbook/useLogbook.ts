@@ -19,6 +19,29 @@ export function useLogPage(filters: LogFilters) {
   );
 }
 
+/** What a planned session puts into the logbook. */
+export function usePlannedEntry(plan: number | null) {
+  return server.useQuery(
+    "get",
+    "/api/logbook/planned/{id}",
+    { params: { path: { id: plan ?? 0 } } },
+    { enabled: plan !== null },
+  );
+}
+
+/** Planned sessions of the last days that are not in the logbook. */
+export function useUnlogged() {
+  return server.useQuery("get", "/api/today").data?.unlogged ?? [];
+}
+
+/** Who attended the last session of a course in which somebody counted. */
+export function useLastAttendance(course: number | null) {
+  const entries = useLogPage(course === null ? { page: 1 } : { course, page: 1 }).data?.entries ?? [];
+  return course === null
+    ? undefined
+    : entries.find((entry) => entry.course?.id === course && (entry.orthodox !== null || entry.southpaw !== null));
+}
+
 /** The names of everybody who may have coached. */
 export function useCoachNames() {
   return useLogPage({ page: 1 }).data?.coaches ?? [];

@@ -1,8 +1,8 @@
 import { t } from "@lingui/core/macro";
 import { useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
-import { isAway } from "../api/client";
+import { isAway, type PlannedEntry } from "../api/client";
 import { logbookChanged } from "../api/keys";
 import { newId } from "../api/newId";
 import { useCourses } from "../api/useCourses";
@@ -11,7 +11,7 @@ import { useNotice } from "../ui/useNotice";
 import { todayInGym } from "../ui/words";
 import { type EntryDraft, emptyDraft, requestOf } from "./entryDraft";
 import { titleOf } from "./titleOf";
-import { writeEntry } from "./useLogbook";
+import { useLastAttendance, usePlannedEntry, writeEntry } from "./useLogbook";
 import { useLogQueue } from "./useLogQueue";
 
 /** An unsaved new entry. */
@@ -36,6 +36,35 @@ export function useNewEntry() {
   const notice = useNotice();
   const { queue, writer } = useLogQueue();
   const courses = useCourses().data ?? [];
+  const asked = Number(address.get("plan")) || null;
+  const planned = usePlannedEntry(draft.plan ?? (restored ? null : asked)).data;
+  /** Logs what a session planned; without one, the combinations are said by hand. */
+  const follow = (plan: PlannedEntry | null) =>
+    change(
+      plan === null
+        ? { plan: null, combinations: [] }
+        : {
+            plan: plan.plan,
+            name: plan.name,
+            course: plan.course,
+            combinations: null,
+            ...(plan.day !== null && plan.day <= todayInGym() && { day: plan.day }),
+          },
+    );
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the address asks for it once
+  useEffect(() => {
+    if (planned && asked === planned.plan && draft.plan === null && planned.entry === null) {
+      follow(planned);
+    }
+  }, [planned]);
+  const last = useLastAttendance(draft.course);
+  const isUncounted = draft.orthodox === null && draft.southpaw === null && Object.keys(draft.levels).length === 0;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: it begins with last time's once for each course
+  useEffect(() => {
+    if (last && isUncounted) {
+      setDraft((now) => ({ ...now, orthodox: last.orthodox, southpaw: last.southpaw, levels: last.levels }));
+    }
+  }, [last?.id]);
   const change = (part: Partial<EntryDraft>) =>
     setDraft((now) => {
       const next = { ...now, ...part };
@@ -74,6 +103,8 @@ export function useNewEntry() {
     draft,
     change,
     discard,
+    planned: draft.plan === null && asked === null ? undefined : planned,
+    follow,
     save,
     forget: kept.forget,
     /** Whether the draft is from an earlier visit. */

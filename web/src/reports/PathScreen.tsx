@@ -9,7 +9,7 @@ import { libraryChanged } from "../api/keys";
 import { useCourses } from "../api/useCourses";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { LinkZone } from "../combination-line/LinkZone";
-import { CombinationPick } from "../library/CombinationPick";
+import { CombinationPick } from "../library-search/CombinationPick";
 import { Failure } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
 import { useNotice } from "../ui/useNotice";

@@ -3,10 +3,11 @@ import { Plural, Trans } from "@lingui/react/macro";
 import { Button, Checkbox, Flex, InputNumber, Select } from "antd";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
-import { bounds } from "../api/bounds";
+import { bounds, timeBounds } from "../api/bounds";
 import type { TimerRequest, Wall } from "../api/client";
 import { newId } from "../api/newId";
 import { Dialog } from "../ui/Dialog";
+import { TimeField } from "../ui/TimeField";
 import { useNotice } from "../ui/useNotice";
 import { useRuns, useStart, useWalls } from "./useRuns";
 
@@ -16,15 +17,23 @@ const SPEEDS = [
   { value: 60, label: t`rehearsal, 60 times as fast` },
 ];
 
+interface Props {
+  /** The session to run; null for a round timer. */
+  plan: { id: number; name: string } | null;
+  /** What the round timer shows, one after the other. */
+  combinations?: { id: number; name: string }[];
+  onClose: () => void;
+}
+
 /** Starts a plan, or a round timer, on the chosen walls. */
-export function StartDialog({ plan, onClose }: { plan: { id: number; name: string } | null; onClose: () => void }) {
+export function StartDialog({ plan, combinations = [], onClose }: Props) {
   const walls = useWalls().data ?? [];
   const running = useRuns().data?.running ?? [];
   const start = useStart();
   const navigate = useNavigate();
   const notice = useNotice();
   const [chosen, setChosen] = useState<number[] | null>(null);
-  const [timer, setTimer] = useState<TimerRequest>({ rounds: 6, seconds: 180, rest: 60 });
+  const [timer, setTimer] = useState<TimerRequest>({ rounds: combinations.length || 6, seconds: 180, rest: 60 });
   const [leadIn, setLeadIn] = useState(10);
   const [speed, setSpeed] = useState(1);
   // Chosen once, so that sending it twice starts one session.
@@ -35,13 +44,21 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
   );
   const go = () =>
     start.mutate(
-      { id, plan: plan?.id ?? null, timer: plan ? null : timer, walls: on, leadIn, speed },
+      {
+        id,
+        plan: plan?.id ?? null,
+        timer: plan ? null : timer,
+        combinations: combinations.map((one) => one.id),
+        walls: on,
+        leadIn,
+        speed,
+      },
       { onSuccess: (run) => navigate(`/run/${run.id}`), onError: notice.failed },
     );
   return (
     <Dialog
       onClose={onClose}
-      title={plan ? t`Run “${plan.name}”` : t`Round timer`}
+      title={plan ? t`Run “${plan.name}”` : combinations.length > 0 ? t`Show on a wall` : t`Round timer`}
       footer={
         <Button type="primary" size="large" onClick={go} loading={start.isPending}>
           <Trans>Start</Trans>
@@ -49,6 +66,11 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
       }
     >
       <Flex vertical gap="small" className="form-narrow">
+        {combinations.length > 0 && (
+          <p>
+            <b>{combinations.map(({ name }) => name).join(", ")}</b>
+          </p>
+        )}
         {!plan && <TimerFields timer={timer} onChange={setTimer} />}
         <WallChoice walls={walls} chosen={on} onChoose={setChosen} />
         {taken.length > 0 && (
@@ -104,23 +126,25 @@ function TimerFields({ timer, onChange }: TimerProps) {
         onChange={(rounds) => onChange({ ...timer, rounds: rounds ?? 1 })}
       />
       <label htmlFor="timer-seconds">
-        <Trans>Work (s)</Trans>
+        <Trans>Work</Trans>
       </label>
-      <InputNumber
+      <TimeField
         id="timer-seconds"
-        {...bounds("TimerRequest", "seconds")}
+        {...timeBounds("TimerRequest", "seconds")}
         step={15}
-        value={timer.seconds}
+        value={timer.seconds ?? null}
+        aria-label={t`Work`}
         onChange={(seconds) => onChange({ ...timer, seconds: seconds ?? 180 })}
       />
       <label htmlFor="timer-rest">
-        <Trans>Rest (s)</Trans>
+        <Trans>Rest</Trans>
       </label>
-      <InputNumber
+      <TimeField
         id="timer-rest"
-        {...bounds("TimerRequest", "rest")}
+        {...timeBounds("TimerRequest", "rest")}
         step={10}
-        value={timer.rest}
+        value={timer.rest ?? null}
+        aria-label={t`Rest`}
         onChange={(rest) => onChange({ ...timer, rest: rest ?? 0 })}
       />
     </div>

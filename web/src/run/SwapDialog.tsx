@@ -3,7 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Button, Flex, Input, Select } from "antd";
 import { useState } from "react";
 import type { CombinationRow, Programme, RunCommand } from "../api/client";
-import { useLibrary } from "../library/useLibrary";
+import { useLibrary } from "../library-search/useLibrary";
 import { Dialog } from "../ui/Dialog";
 import { useDebounced } from "../ui/useDebounced";
 

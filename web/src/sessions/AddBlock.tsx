@@ -1,24 +1,41 @@
 import { t } from "@lingui/core/macro";
-import { Trans } from "@lingui/react/macro";
+import { Plural, Trans } from "@lingui/react/macro";
 import { Select } from "antd";
-import type { Drills, PlanBlock } from "../api/schema";
+import type { Exercise } from "../api/client";
+import type { Drills, PlanBlock, PlanSet } from "../api/schema";
 import { BLOCK_KINDS } from "../ui/words";
+import { filled, placeOfNext } from "./added";
+import { focusFirstField } from "./nextField";
 import { newRound, newSet } from "./plan";
 import { usePlanContext } from "./planContext";
 
 type Format = Drills["boutFormats"][number];
 
-/** Adds a block at the end: empty rounds, exercises, a talk, or the rounds of a sport. */
+/** Adds a block before the cool-down: empty rounds, exercises, a talk, or the rounds of a sport. */
 export function AddBlock({ formats }: { formats: Format[] }) {
-  const { change } = usePlanContext();
-  const add = (block: PlanBlock) => change((now) => ({ ...now, blocks: [...now.blocks, block] }));
+  const { content, document, change, exercises } = usePlanContext();
+  const add = (block: PlanBlock) => change((now) => ({ ...now, blocks: withAddedBlock(now.blocks, block) }));
+  const rest = filled(content, document?.lengthMs ?? 0);
   return (
     <p className="add-block">
+      {rest.rounds > 0 && document && (
+        <button
+          type="button"
+          className="chip chip-main"
+          onClick={() => {
+            const place = placeOfNext(content);
+            change(() => rest.content);
+            focusFirstField(place.block, place.round);
+          }}
+        >
+          <Plural value={rest.rounds} one="Fill the rest: # round" other="Fill the rest: # rounds" />
+        </button>
+      )}
       <span className="small">
         <Trans>Add</Trans>
       </span>{" "}
       {BLOCK_KINDS.map(({ value, label }) => (
-        <button key={value} type="button" className="chip" onClick={() => add(emptyBlock(value))}>
+        <button key={value} type="button" className="chip" onClick={() => add(emptyBlock(value, exercises))}>
           {label}
         </button>
       ))}
@@ -48,7 +65,23 @@ export function AddBlock({ formats }: { formats: Format[] }) {
   );
 }
 
-export function emptyBlock(kind: PlanBlock["kind"]): PlanBlock {
+/** Returns the blocks with another one: a cool-down stays the end, and a warm-up is the beginning. */
+export function withAddedBlock(blocks: PlanBlock[], block: PlanBlock): PlanBlock[] {
+  if (block.kind === "warm-up") {
+    return [block, ...blocks];
+  }
+  const end = block.kind !== "cool-down" && blocks.at(-1)?.kind === "cool-down" ? blocks.length - 1 : blocks.length;
+  return [...blocks.slice(0, end), block, ...blocks.slice(end)];
+}
+
+/** Returns an exercise that is done in this part of a session. */
+function exerciseFor(kind: PlanBlock["kind"], exercises: Exercise[]): PlanSet["parameters"] {
+  const fits = exercises.filter((one) => one.for.some((part) => part === kind));
+  const only = fits.find((one) => one.for.length === 1) ?? fits[0];
+  return only ? { exercise: only.id } : {};
+}
+
+export function emptyBlock(kind: PlanBlock["kind"], exercises: Exercise[]): PlanBlock {
   return {
     kind,
     name: "",
@@ -60,7 +93,9 @@ export function emptyBlock(kind: PlanBlock["kind"]): PlanBlock {
         : {
             ...newRound(kind === "talk" ? 120 : 180, 0),
             lastTen: false,
-            sets: [newSet(kind === "talk" ? "talk" : "exercise")],
+            sets: [
+              kind === "talk" ? newSet("talk") : { ...newSet("exercise"), parameters: exerciseFor(kind, exercises) },
+            ],
           },
     ],
   };

@@ -1,16 +1,19 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Input, InputNumber } from "antd";
-import { bounds } from "../api/bounds";
+import { Input } from "antd";
+import { bounds, timeBounds } from "../api/bounds";
 import type { PlanBlock } from "../api/schema";
+import { TimeField } from "../ui/TimeField";
 import { BLOCK_KINDS, labelOf } from "../ui/words";
 import { CardActions } from "./CardActions";
 import type { Dragged, Dropped } from "./drag";
+import { focusFirstField } from "./nextField";
 import { copied, moved, withBlock, without } from "./plan";
 import { usePlanContext } from "./planContext";
 import { RoundCard } from "./RoundCard";
 import { nextRound } from "./startPlan";
+import { blockSeconds, isStretchable, MIN_BLOCK_SECONDS, stretched } from "./stretch";
 import { clock } from "./time";
 
 /** A part of the session with its rounds. */
@@ -45,19 +48,29 @@ export function BlockCard({ block, at }: { block: PlanBlock; at: number }) {
           aria-label={t`Name of the block`}
           onChange={(event) => put({ name: event.target.value }, true)}
         />
-        <b className="block-time">{clock(ms)}</b>
+        {isStretchable(block) ? (
+          <TimeField
+            min={MIN_BLOCK_SECONDS}
+            max={3600}
+            step={60}
+            value={blockSeconds(block)}
+            aria-label={t`Length of the block`}
+            onChange={(seconds, isTyped) =>
+              seconds !== null && change((now) => withBlock(now, at, (b) => stretched(b, seconds)), isTyped)
+            }
+          />
+        ) : (
+          <b className="block-time">{clock(ms)}</b>
+        )}
         <span className="small">
           <Trans>then </Trans>
-          <InputNumber
-            size="small"
-            className="tiny"
-            {...bounds("PlanBlock", "changeover")}
+          <TimeField
+            {...timeBounds("PlanBlock", "changeover")}
             step={15}
             value={block.changeover}
-            onChange={(changeover) => put({ changeover: changeover ?? 0 }, true)}
-            aria-label={t`Pause after the block (s)`}
+            onChange={(changeover, isTyped) => put({ changeover: changeover ?? 0 }, isTyped)}
+            aria-label={t`Pause after the block`}
           />
-          <Trans> s</Trans>
         </span>
         <CardActions
           copy={t`Copy`}
@@ -85,9 +98,10 @@ export function BlockCard({ block, at }: { block: PlanBlock; at: number }) {
       <button
         type="button"
         className="link-button add-round"
-        onClick={() =>
-          change((now) => withBlock(now, at, (b) => ({ ...b, rounds: [...b.rounds, nextRound(b.rounds)] })))
-        }
+        onClick={() => {
+          change((now) => withBlock(now, at, (b) => ({ ...b, rounds: [...b.rounds, nextRound(b.rounds)] })));
+          focusFirstField(at, block.rounds.length);
+        }}
       >
         <Trans>+ round</Trans>
       </button>

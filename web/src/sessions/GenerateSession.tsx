@@ -155,7 +155,7 @@ function useCompose(planner: Planner, onMade: (why: Reasons) => void) {
       planner.change((now) => ({
         ...now,
         course: asked.course,
-        name: now.name.trim() === "" || now.name === now.content.blocks[0]?.name ? made.content.name : now.name,
+        name: now.name.trim() === "" || now.name === now.content.name ? made.content.name : now.name,
         content: made.content,
       }));
       onMade({ reasons: made.reasons, unmet: made.unmet });

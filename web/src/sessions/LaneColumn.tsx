@@ -2,7 +2,7 @@ import { useDroppable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Flex, Select } from "antd";
-import type { PlanRound } from "../api/schema";
+import type { PlanRound, PlanSet } from "../api/schema";
 import type { Dropped } from "./drag";
 import { newSet, setsAt, withRound, withSets } from "./plan";
 import { usePlanContext } from "./planContext";
@@ -35,6 +35,8 @@ export function LaneColumn({
   const own = place.track === undefined ? undefined : round.tracks?.find((one) => one.track === place.track);
   const cycle = (round.seconds ?? 0) + round.rest;
   const sets = setsAt(content, place);
+  const putSeconds = (of: (set: PlanSet, at: number) => number | null) =>
+    change((now) => withSets(now, place, (all) => all.map((set, at) => ({ ...set, seconds: of(set, at) }))));
   const pattern = own?.pattern?.join(",") ?? "";
   const known = PATTERNS.some((one) => one.value === pattern);
   return (
@@ -86,6 +88,22 @@ export function LaneColumn({
       >
         <Trans>+ set</Trans>
       </button>
+      {sets.length > 1 && sets.some(({ seconds }) => seconds !== null) && (
+        <span className="set-times">
+          <button type="button" className="link-button" onClick={() => putSeconds(() => null)}>
+            <Trans>spread evenly</Trans>
+          </button>
+          {sets.at(-1)?.seconds !== null && (
+            <button
+              type="button"
+              className="link-button"
+              onClick={() => putSeconds((set, at) => (at === sets.length - 1 ? null : set.seconds))}
+            >
+              <Trans>the last one fills the rest</Trans>
+            </button>
+          )}
+        </span>
+      )}
       {sets.length === 0 && (
         <span className="small">
           {" "}

@@ -4,14 +4,17 @@ import { Trans } from "@lingui/react/macro";
 import { Button, Flex, Input, Select } from "antd";
 import { useState } from "react";
 import type { CombinationRow } from "../api/client";
-import type { PlanCombination } from "../api/schema";
 import { CombinationLine } from "../combination-line/CombinationLine";
-import { useLibrary, useViews } from "../library/useLibrary";
+import { useLibrary, useViews } from "../library-search/useLibrary";
 import { useDebounced } from "../ui/useDebounced";
 import { useNotice } from "../ui/useNotice";
+import { useWords } from "../ui/useWords";
+import { WordsSwitch } from "../ui/WordsSwitch";
+import { withAdded } from "./added";
 import type { Dragged } from "./drag";
 import { dropped, setsAt, withSet } from "./plan";
 import { usePlanContext } from "./planContext";
+import { planned } from "./useLinkedChain";
 
 const PAGE_SIZE = 20;
 
@@ -39,7 +42,9 @@ export function LibraryPanel() {
     const place = selected?.set === undefined ? null : selected;
     const set = place && setsAt(content, place)[place.set ?? -1];
     if (!place || !set) {
-      notice.warn(t`Select a set first: press into it, then +. Or drag the combination there.`);
+      const added = withAdded(content, [planned(row, content.numbering)], drills);
+      change(() => added.content);
+      notice.done(t`“${row.name}” is in round ${added.round + 1}.`);
       return;
     }
     const most = drills.find((drill) => drill.id === set.drill)?.most ?? 1;
@@ -47,7 +52,8 @@ export function LibraryPanel() {
       notice.warn(t`This drill takes no combination. Choose another drill, or another set.`);
       return;
     }
-    change((now) => withSet(now, place, (one) => dropped(one, planned(row), most)));
+    change((now) => withSet(now, place, (one) => dropped(one, planned(row, now.numbering), most)));
+    notice.done(t`“${row.name}” is in round ${(place.round ?? 0) + 1}.`);
   };
   return (
     <section className="library-panel panel" aria-label={t`Library`}>
@@ -72,6 +78,7 @@ export function LibraryPanel() {
           <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} />{" "}
           <Trans>all rules</Trans>
         </label>
+        <WordsSwitch />
       </Flex>
       <ul className={found.isPlaceholderData ? "library-rows is-old" : "library-rows"} aria-busy={found.isFetching}>
         {rows.map((row) => (
@@ -92,14 +99,12 @@ export function LibraryPanel() {
   );
 }
 
-function planned(row: CombinationRow): PlanCombination {
-  return { chain: row.text, stance: row.stance, name: row.name, id: row.id, version: row.version };
-}
-
 function Row({ row, onPut }: { row: CombinationRow; onPut: () => void }) {
+  const { content } = usePlanContext();
+  const [withWords] = useWords();
   const drag = useDraggable({
     id: `library ${row.id}`,
-    data: { kind: "chain", chain: planned(row), label: row.text } satisfies Dragged,
+    data: { kind: "chain", chain: planned(row, content.numbering), label: row.text } satisfies Dragged,
   });
   return (
     <li ref={drag.setNodeRef} className={drag.isDragging ? "library-row is-dragged" : "library-row"}>
@@ -114,6 +119,7 @@ function Row({ row, onPut }: { row: CombinationRow; onPut: () => void }) {
         <small>
           {row.name} · {row.level}
         </small>
+        {withWords && <span className="chain-words">{row.line.words}</span>}
         <CombinationLine drawing={row.line} name={row.name} />
       </button>
       <Button size="small" aria-label={t`Add ${row.name} to the selected set`} onClick={onPut}>

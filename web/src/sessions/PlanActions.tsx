@@ -5,6 +5,7 @@ import { useNavigate } from "react-router";
 import type { Plan } from "../api/client";
 import { ExportMenu } from "../ui/ExportMenu";
 import { useNotice } from "../ui/useNotice";
+import { todayInGym } from "../ui/words";
 import type { Planner } from "./usePlanner";
 import { useCreatePlan } from "./usePlans";
 
@@ -56,6 +57,11 @@ export function PlanActions({ plan, planner, onOpen, onShelve }: Props) {
   );
 }
 
+/** Tells whether the session has a day that has come. */
+function canBeLogged(draft: Planner["draft"]): boolean {
+  return !draft.isTemplate && draft.startsAt !== null && draft.startsAt.slice(0, 10) <= todayInGym();
+}
+
 interface MoreProps extends Pick<Props, "plan" | "onOpen" | "onShelve"> {
   draft: Planner["draft"];
 }
@@ -93,6 +99,7 @@ function MoreMenu({ plan, draft, onOpen, onShelve }: MoreProps) {
         items: [
           { key: "settings", label: t`Rules, medium, tracks …` },
           { key: "versions", label: t`History` },
+          ...(canBeLogged(draft) ? [{ key: "log", label: t`Log as planned` }] : []),
           { key: "copy", label: t`Copy` },
           { key: "template", label: t`Save as a template` },
           { key: "archive", label: plan.archived ? t`Restore the session` : t`Archive the session`, danger: true },
@@ -100,6 +107,8 @@ function MoreMenu({ plan, draft, onOpen, onShelve }: MoreProps) {
         onClick: ({ key }) => {
           if (key === "settings" || key === "versions") {
             onOpen(key);
+          } else if (key === "log") {
+            void navigate(`/logbook/new?plan=${plan.id}`);
           } else if (key === "archive") {
             onShelve();
           } else {

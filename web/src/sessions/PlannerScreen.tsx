@@ -8,18 +8,20 @@ import {
   useSensor,
   useSensors,
 } from "@dnd-kit/core";
-import { t } from "@lingui/core/macro";
+import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
-import { useState } from "react";
-import { useLocation, useParams } from "react-router";
-import { isAway, type Plan } from "../api/client";
+import { useEffect, useRef, useState } from "react";
+import { useLocation, useNavigate, useParams } from "react-router";
+import { type CombinationRow, type Drill, isAway, type Plan } from "../api/client";
 import { useAdvice } from "../api/useAdvice";
 import { NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
+import { useNotice } from "../ui/useNotice";
 import { useShortcut } from "../ui/useShortcut";
 import { AddBlock } from "./AddBlock";
 import { Advisories } from "./Advisories";
+import { withAdded } from "./added";
 import { BlockCard } from "./BlockCard";
 import { type Dragged, type Dropped, drop } from "./drag";
 import { dragWords } from "./dragWords";
@@ -29,7 +31,8 @@ import { nearestTarget } from "./nearestTarget";
 import { PlanHead } from "./PlanHead";
 import type { Place } from "./plan";
 import { PlanContext } from "./planContext";
-import { Ruler } from "./Ruler";
+import { Ruler, reveal } from "./Ruler";
+import { planned } from "./useLinkedChain";
 import { useKeptPlan, usePlan, usePlanCheck, usePlanner } from "./usePlanner";
 import { useDrills } from "./usePlans";
 import "./planner.css";
@@ -59,9 +62,47 @@ export default function PlannerScreen() {
   return plan.data ? <Planner key={plan.data.id} plan={plan.data} /> : <Loading what={t`Opening the session`} />;
 }
 
+/** The location state that adds combinations to the session that is opened. */
+export interface ToAdd {
+  add: Pick<CombinationRow, "id" | "name" | "text" | "notation" | "stance" | "version">[];
+}
+
 export interface Reasons {
   reasons: { place: string; message: string }[];
   unmet: string[];
+}
+
+/** Adds the combinations that were sent here from another screen, once. */
+function useAdded(
+  add: ToAdd["add"] | undefined,
+  planner: ReturnType<typeof usePlanner>,
+  drills: Drill[] | undefined,
+  onAdded: (place: Place) => void,
+) {
+  const navigate = useNavigate();
+  const notice = useNotice();
+  const isAdded = useRef(false);
+  useEffect(() => {
+    if (!add || !drills || isAdded.current) {
+      return;
+    }
+    isAdded.current = true;
+    const { content } = planner.draft;
+    const { block, round, ...added } = withAdded(
+      content,
+      add.map((one) => planned(one, content.numbering)),
+      drills,
+    );
+    planner.change((draft) => ({ ...draft, content: added.content }));
+    onAdded({ block, round, set: 0 });
+    requestAnimationFrame(() => reveal(block, round));
+    notice.undo(
+      t`${plural(add.length, { one: "# combination was added", other: "# combinations were added" })} to this session.`,
+      planner.undo,
+    );
+    // A reload does not add them again.
+    void navigate(window.location.pathname, { replace: true, state: null, preventScrollReset: true });
+  }, [add, drills, planner, onAdded, navigate, notice]);
 }
 
 function Planner({ plan }: { plan: Plan }) {
@@ -72,7 +113,11 @@ function Planner({ plan }: { plan: Plan }) {
   const advice = useAdvice().data;
   const [selected, setSelected] = useState<Place | null>(null);
   const [dragged, setDragged] = useState<Dragged | null>(null);
-  const [why, setWhy] = useState<Reasons | null>((useLocation().state as Reasons | null) ?? null);
+  const { state } = useLocation() as { state: Partial<Reasons & ToAdd> | null };
+  const [why, setWhy] = useState<Reasons | null>(
+    state?.reasons && state.unmet ? { reasons: state.reasons, unmet: state.unmet } : null,
+  );
+  useAdded(state?.add, planner, drills?.drills, setSelected);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor),

@@ -2,8 +2,9 @@ import { useDraggable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { InputNumber } from "antd";
-import { bounds } from "../api/bounds";
+import { bounds, timeBounds } from "../api/bounds";
 import type { PlanRound } from "../api/schema";
+import { TimeField } from "../ui/TimeField";
 import { CardActions } from "./CardActions";
 import { type Dragged, moveRound, roundKey } from "./drag";
 import { copied, join, split, withBlock, without } from "./plan";
@@ -46,16 +47,14 @@ export function RoundHead({ round, place, compact, onPut }: Props & { compact: b
         ⠿
       </button>
       <b className="round-number">{compact ? "" : at + 1}</b>
-      <InputNumber
-        size="small"
-        className="tiny"
-        {...bounds("PlanRound", "seconds")}
+      <TimeField
+        {...timeBounds("PlanRound", "seconds")}
         step={15}
         value={round.seconds}
-        aria-label={t`Work (s)`}
-        onChange={(seconds) => onPut({ seconds: seconds ?? 60 }, true)}
+        aria-label={t`Work`}
+        onChange={(seconds, isTyped) => onPut({ seconds: seconds ?? 60 }, isTyped)}
       />
-      <span className="small">{compact ? "s" : t`on`}</span>
+      {!compact && <span className="small">{t`on`}</span>}
       {!compact && <RoundTiming round={round} place={place} onPut={onPut} />}
       <CardActions
         copy={t`Copy the round`}
@@ -78,14 +77,12 @@ function RoundTiming({ round, place, onPut }: Props) {
   const apart = round.tracks.length > 0;
   return (
     <>
-      <InputNumber
-        size="small"
-        className="tiny"
-        {...bounds("PlanRound", "rest")}
+      <TimeField
+        {...timeBounds("PlanRound", "rest")}
         step={5}
         value={round.rest}
-        aria-label={t`Rest (s)`}
-        onChange={(rest) => onPut({ rest: rest ?? 0 }, true)}
+        aria-label={t`Rest`}
+        onChange={(rest, isTyped) => onPut({ rest: rest ?? 0 }, isTyped)}
       />
       <span className="small">
         <Trans>off</Trans>

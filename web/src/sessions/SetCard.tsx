@@ -49,10 +49,9 @@ export function SetCard({
       )}
       {most > set.combinations.length && (
         <CombinationField
-          empty={set.combinations.length === 0}
-          onAdd={(chain) =>
-            change((now) => withSet(now, place, (s) => dropped(s, { chain, stance: "orthodox" }, most)))
-          }
+          isEmpty={set.combinations.length === 0}
+          takesMore={most > set.combinations.length + 1}
+          onAdd={(combination) => change((now) => withSet(now, place, (s) => dropped(s, combination, most)))}
         />
       )}
       {set.combinations.length > 1 && chosen && (

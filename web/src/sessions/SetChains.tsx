@@ -1,9 +1,12 @@
 import { t } from "@lingui/core/macro";
 import { Flex } from "antd";
+import { useState } from "react";
 import type { PlanCombination, PlanSet } from "../api/schema";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { useWords } from "../ui/useWords";
 import { VerdictMark } from "../ui/VerdictMark";
 import { ActionButton } from "./ActionButton";
+import { CombinationField } from "./CombinationField";
 import { address, moved, type Place, without } from "./plan";
 import { usePlanContext } from "./planContext";
 
@@ -17,6 +20,8 @@ interface Props {
 /** The combinations of a set with their lines. */
 export function SetChains({ set, place, compact, onCombinations }: Props) {
   const { document } = usePlanContext();
+  const [withWords] = useWords();
+  const [edited, setEdited] = useState<number | null>(null);
   const together = document?.shared.find((one) => one.place === address(place));
   const lineOf = (chain: string, stance: string) =>
     document?.chains.find((one) => one.chain === chain && one.stance === stance);
@@ -30,9 +35,21 @@ export function SetChains({ set, place, compact, onCombinations }: Props) {
           // biome-ignore lint/suspicious/noArrayIndexKey: the same combination may be there twice
           <li key={at}>
             <Flex component="span" align="baseline" gap="small" className="set-chain">
-              <b className="numbers" title={one.name}>
-                {one.chain}
-              </b>
+              {edited === at ? (
+                <CombinationField
+                  isEmpty={false}
+                  initial={one.chain}
+                  onCancel={() => setEdited(null)}
+                  onAdd={(next) => {
+                    setEdited(null);
+                    onCombinations(set.combinations.map((other, place) => (place === at ? next : other)));
+                  }}
+                />
+              ) : (
+                <button type="button" className="chain-button" title={t`Change it`} onClick={() => setEdited(at)}>
+                  <b className="numbers">{one.chain}</b> {one.name && <small>{one.name}</small>}
+                </button>
+              )}
               {known && <VerdictMark verdict={known.verdict} />}
               <span className="ways">
                 {set.combinations.length > 1 && (
@@ -43,12 +60,13 @@ export function SetChains({ set, place, compact, onCombinations }: Props) {
                   />
                 )}
                 <ActionButton
-                  label={t`Take ${one.chain} out`}
+                  label={t`Remove ${one.chain}`}
                   sign="out"
                   onPress={() => onCombinations(without(set.combinations, at))}
                 />
               </span>
             </Flex>
+            {known && withWords && <p className="chain-words">{known.line.words}</p>}
             {known && !compact && (
               <CombinationLine
                 drawing={known.line}

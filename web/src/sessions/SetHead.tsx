@@ -1,8 +1,9 @@
 import { useDraggable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
-import { InputNumber, Select } from "antd";
-import { bounds } from "../api/bounds";
+import { Select } from "antd";
+import { timeBounds } from "../api/bounds";
 import type { PlanSet } from "../api/schema";
+import { TimeField } from "../ui/TimeField";
 import { ActionButton } from "./ActionButton";
 import type { Dragged } from "./drag";
 import { address, copied, type Place, without, withSets } from "./plan";
@@ -64,15 +65,13 @@ export function SetHead({ set, place, compact, alone, chosen, onPut }: Props) {
         />
       )}
       {(!alone || set.seconds) && (
-        <InputNumber
-          size="small"
-          className="tiny"
-          {...bounds("PlanSet", "seconds")}
+        <TimeField
+          {...timeBounds("PlanSet", "seconds")}
           step={15}
           value={set.seconds ?? null}
           placeholder={t`share`}
-          aria-label={t`Seconds of the set (empty: an equal share)`}
-          onChange={(seconds) => onPut({ seconds }, true)}
+          aria-label={t`Length of the set (empty: an equal share)`}
+          onChange={(seconds, isTyped) => onPut({ seconds }, isTyped)}
         />
       )}
       <span className="ways">

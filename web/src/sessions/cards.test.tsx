@@ -6,8 +6,10 @@ import { useState } from "react";
 import { afterEach, expect, test } from "vitest";
 import type { Drill, SessionDocument } from "../api/client";
 import type { PlanContent, PlanSet } from "../api/schema";
+import { checked } from "../testing/core";
 import { serve } from "../testing/page";
 import { planOf } from "../testing/plan";
+import { heldServer } from "../testing/server";
 import { Messages } from "../ui/Messages";
 import { BlockCard } from "./BlockCard";
 import { Parameters } from "./Parameters";
@@ -103,22 +105,27 @@ function block(start: PlanContent = PLAN, more: Partial<SessionDocument> = {}): 
 const rounds = (hand: { now: PlanContent }) => hand.now.blocks[0]?.rounds ?? [];
 const press = (name: string | RegExp, at = 0) =>
   fireEvent.click(screen.getAllByRole("button", { name })[at] as HTMLElement);
+/** Types into a set. The server does not answer here, so the text is kept as typed. */
 const type = (text: string, at = 0) => {
   const field = screen.getAllByLabelText("Type a combination")[at] as HTMLElement;
   fireEvent.change(field, { target: { value: text } });
   fireEvent.keyDown(field, { key: "Enter" });
 };
+const typed = async (hand: Hand, chain: string) => {
+  type(chain);
+  await waitFor(() => expect(JSON.stringify(hand.now)).toContain(`"chain":"${chain}"`));
+};
 
-test("what is typed into a set is its combination; a drill of one has no field for another", () => {
+test("what is typed into a set is its combination; a drill of one has no field for another", async () => {
   const hand = block();
-  type("jab cross");
+  await typed(hand, "jab cross");
   expect(rounds(hand)[0]?.sets[0]?.combinations).toEqual([{ chain: "jab cross", stance: "orthodox" }]);
   expect(screen.queryByLabelText("Type a combination")).toBeNull();
-  press("Take jab cross out");
+  press("Remove jab cross");
   expect(rounds(hand)[0]?.sets[0]?.combinations).toEqual([]);
 });
 
-test("several are typed at once with a semicolon between, as many as the drill takes", () => {
+test("several are typed at once with a semicolon between, as many as the drill takes", async () => {
   const hand = block(
     planOf({
       ...PLAN,
@@ -128,12 +135,14 @@ test("several are typed at once with a semicolon between, as many as the drill t
     }),
   );
   type("1 2; 1 2 3;; 1 6");
-  expect(rounds(hand)[0]?.sets[0]?.combinations.map((one) => one.chain)).toEqual(["1 2", "1 2 3", "1 6"]);
+  await waitFor(() =>
+    expect(rounds(hand)[0]?.sets[0]?.combinations.map((one) => one.chain)).toEqual(["1 2", "1 2 3", "1 6"]),
+  );
 });
 
-test("a round is copied, split by level, joined, put into the other stance, locked and taken out", () => {
+test("a round is copied, split by level, joined, put into the other stance, locked and taken out", async () => {
   const hand = block();
-  type("1 2");
+  await typed(hand, "1 2");
   press("Copy the round");
   expect(rounds(hand)).toHaveLength(2);
   press("by level");
@@ -150,21 +159,23 @@ test("a round is copied, split by level, joined, put into the other stance, lock
   expect(rounds(hand)[0]?.stance).toBe("other");
 });
 
-test("each level gets its own combination, and the others keep theirs", () => {
+test("each level gets its own combination, and the others keep theirs", async () => {
   const hand = block();
   press("by level");
   type("1 2 3", 1);
-  expect(rounds(hand)[0]?.tracks?.map((track) => track.sets?.[0]?.combinations[0]?.chain)).toEqual([
-    undefined,
-    "1 2 3",
-  ]);
+  await waitFor(() =>
+    expect(rounds(hand)[0]?.tracks?.map((track) => track.sets?.[0]?.combinations[0]?.chain)).toEqual([
+      undefined,
+      "1 2 3",
+    ]),
+  );
 });
 
-test("sets and rounds are added and moved", () => {
+test("sets and rounds are added and moved", async () => {
   const hand = block();
-  type("1");
+  await typed(hand, "1");
   press("+ set");
-  type("2");
+  await typed(hand, "2");
   expect(rounds(hand)[0]?.sets.map((set) => set.combinations[0]?.chain)).toEqual(["1", "2"]);
   press("+ round");
   expect(rounds(hand)[1]).toMatchObject({ seconds: 180, rest: 60 });
@@ -172,11 +183,11 @@ test("sets and rounds are added and moved", () => {
   expect(rounds(hand)[1]?.sets).toHaveLength(2);
 });
 
-test("a round takes whole seconds of work and rest, and how often it is done", () => {
+test("a round takes minutes and seconds of work and rest, and how often it is done", () => {
   const hand = block();
   for (const [label, value] of [
-    ["Work (s)", "120"],
-    ["Rest (s)", "30"],
+    ["Work", "2:00"],
+    ["Rest", "30"],
     ["How many times", "4"],
   ] as const) {
     fireEvent.change(screen.getByLabelText(label), { target: { value } });
@@ -298,4 +309,41 @@ test("seconds each are read however they are written, and none means equally", (
     fireEvent.blur(field);
   }
   expect(puts).toEqual([{ parameters: { announce: 6, seconds: [30, 30, 60] } }, { parameters: { announce: 6 } }]);
+});
+
+test("a chain of the library gets its name, and words become numbers", async () => {
+  const row = { id: 7, name: "Front porch", text: "1 2 3", notation: "1 2 3", stance: "orthodox", version: 4 };
+  heldServer({
+    "GET /api/combinations": { combinations: [row], total: 1 },
+    "POST /api/check": checked(["1 2 3"])[0],
+  });
+  const hand = block();
+  type("jab cross hook");
+  await waitFor(() =>
+    expect(rounds(hand)[0]?.sets[0]?.combinations).toEqual([
+      { chain: "1 2 3", stance: "orthodox", name: "Front porch", id: 7, version: 4 },
+    ]),
+  );
+});
+
+test("a chain is changed in its place, and Escape leaves it", async () => {
+  const hand = block();
+  await typed(hand, "1 2");
+  press("1 2");
+  fireEvent.keyDown(screen.getByLabelText("Change 1 2"), { key: "Escape" });
+  press("1 2");
+  const field = screen.getByLabelText("Change 1 2");
+  fireEvent.change(field, { target: { value: "1 2 3" } });
+  fireEvent.keyDown(field, { key: "Enter" });
+  await waitFor(() => expect(rounds(hand)[0]?.sets[0]?.combinations).toEqual([{ chain: "1 2 3", stance: "orthodox" }]));
+});
+
+test("sets with lengths of their own are spread evenly, or the last one fills the rest", () => {
+  const sets = [60, 90].map((seconds) => ({ drill: "free", seconds, combinations: [] }));
+  const hand = block(planOf({ ...PLAN, blocks: [{ kind: "rounds", name: "", rounds: [{ seconds: 180, sets }] }] }));
+  const lengths = () => rounds(hand)[0]?.sets.map(({ seconds }) => seconds);
+  press("the last one fills the rest");
+  expect(lengths()).toEqual([60, null]);
+  press("spread evenly");
+  expect(lengths()).toEqual([null, null]);
 });

@@ -24,7 +24,7 @@ const plan: PlanContent = {
     { name: "One", level: 1 },
     { name: "Two", level: 2 },
   ],
-  blocks: [{ ...emptyBlock("rounds"), rounds: [newRound(), newRound()] }],
+  blocks: [{ ...emptyBlock("rounds", []), rounds: [newRound(), newRound()] }],
 };
 
 const chain = (text: string): PlanCombination => ({ chain: text, stance: "orthodox" });
@@ -104,5 +104,5 @@ test.each([
   ["warm-up", "exercise"],
   ["talk", "talk"],
 ] as const)("a new block of kind %s begins with %s", (kind, drill) => {
-  expect(emptyBlock(kind).rounds[0]?.sets[0]?.drill).toBe(drill);
+  expect(emptyBlock(kind, []).rounds[0]?.sets[0]?.drill).toBe(drill);
 });

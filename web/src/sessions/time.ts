@@ -1,7 +1,9 @@
-/** Formats minutes and seconds as on a round timer: 3:00. */
+import { t } from "@lingui/core/macro";
+import { clockOf } from "../ui/clock";
+
+/** Formats ms in minutes and seconds. */
 export function clock(ms: number): string {
-  const seconds = Math.round(ms / 1000);
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`;
+  return clockOf(Math.round(ms / 1000));
 }
 
 /** Adds days to a day such as 2026-11-26, without a time zone. */
@@ -42,6 +44,11 @@ const shown = (day: string, options: Intl.DateTimeFormatOptions) =>
 
 export const longDay = (day: string) => shown(day, { weekday: "long", day: "numeric", month: "long" });
 export const shortDay = (day: string) => shown(day, { weekday: "short", day: "numeric" });
+/** Returns the day and time of a session, such as "Thursday 17 December, 19:00"; it may have no day yet. */
+export function whenOf(startsAt: string | null): string {
+  return startsAt === null ? t`no day yet` : `${longDay(startsAt.slice(0, 10))}, ${startsAt.slice(11, 16)}`;
+}
+
 export const monthName = (day: string) => shown(day, { month: "long", year: "numeric" });
 
 /** Returns the next day of a course, from that day on, without one of these sessions. */
