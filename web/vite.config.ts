@@ -73,5 +73,5 @@ export default defineConfig({
     chunkSizeWarningLimit: 1200,
     rolldownOptions: { input: ["index.html", "wall.html"] },
   },
-  server: { proxy: { "/api": "http://127.0.0.1:8420" } },
+  server: { proxy: { "/api": process.env.PERIPLUS_API ?? "http://127.0.0.1:8420" } },
 });

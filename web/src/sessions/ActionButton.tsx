@@ -20,6 +20,7 @@ export function ActionButton({ label, sign, pressed, onPress }: Props) {
     <button
       type="button"
       className={pressed ? "action-button is-pressed" : "action-button"}
+      data-sign={sign}
       aria-label={label}
       title={label}
       aria-pressed={pressed}

@@ -32,3 +32,18 @@ test("whatever the lengths, the whole is right to a step and no exercise vanishe
     ),
   );
 });
+
+test("exercises that fill one round fill it again", () => {
+  const block = warmUp([300]);
+  const sets = [60, 45, 30, 30, 30, 30, 30, 30, 15].map((seconds) => ({
+    drill: "exercise",
+    seconds,
+    combinations: [],
+    parameters: {},
+    note: "",
+  }));
+  const [round] = stretched({ ...block, rounds: block.rounds.map((one) => ({ ...one, sets })) }, 480).rounds;
+
+  expect(round?.seconds).toBe(480);
+  expect(round?.sets.reduce((sum, set) => sum + (set.seconds ?? 0), 0)).toBe(480);
+});

@@ -1,4 +1,4 @@
-import type { PlanBlock, PlanRound } from "../api/schema";
+import type { PlanBlock, PlanRound, PlanSet } from "../api/schema";
 
 /** Lengths of exercises are whole steps of 5 s. */
 const STEP_SECONDS = 5;
@@ -21,26 +21,44 @@ export function isStretchable(block: PlanBlock): boolean {
   );
 }
 
+/**
+ * Shares a whole in the proportion of some lengths, in whole steps. What rounding leaves over goes to the ones after
+ * it, so that the sum is right.
+ */
+function shared(lengths: number[], whole: number): number[] {
+  const before = lengths.reduce((sum, length) => sum + length, 0);
+  let [due, given] = [0, 0];
+  return lengths.map((length) => {
+    due += before === 0 ? 0 : (length * whole) / before;
+    const own = Math.max(STEP_SECONDS, STEP_SECONDS * Math.round((due - given) / STEP_SECONDS));
+    given += own;
+    return own;
+  });
+}
+
+/** Returns the sets of a stretched round; sets without a length of their own keep sharing what is left. */
+function stretchedSets(sets: PlanSet[], before: number, seconds: number): PlanSet[] {
+  const own = sets.map((set) => set.seconds ?? 0);
+  const sum = own.reduce((all, one) => all + one, 0);
+  const lengths = shared(
+    own.filter((one) => one > 0),
+    before === 0 ? sum : (sum * seconds) / before,
+  );
+  return sets.map((set) => (set.seconds === null ? set : { ...set, seconds: lengths.shift() ?? set.seconds }));
+}
+
 /** Returns the block with the given length: every exercise becomes longer or shorter by the same share. */
 export function stretched(block: PlanBlock, seconds: number): PlanBlock {
   const rests = block.rounds.reduce((sum, round) => sum + round.rest * round.times, 0);
-  const before = blockSeconds(block) - rests;
-  const factor = before === 0 ? 1 : Math.max(0, seconds - rests) / before;
-  let [due, given] = [0, 0];
-  const rounds = block.rounds.map((round) => {
-    // What rounding leaves over goes to the exercises after it, so that the whole is as long as it should be.
-    due += (round.seconds ?? 0) * round.times * factor;
-    const own = Math.max(STEP_SECONDS, STEP_SECONDS * Math.round((due - given) / round.times / STEP_SECONDS));
-    given += own * round.times;
-    const share = round.seconds ? own / round.seconds : 1;
-    return {
-      ...round,
-      seconds: own,
-      sets: round.sets.map((set) => ({
-        ...set,
-        seconds: set.seconds === null ? null : Math.max(STEP_SECONDS, Math.round(set.seconds * share)),
-      })),
-    };
-  });
-  return { ...block, rounds };
+  const lengths = shared(
+    block.rounds.map((round) => (round.seconds ?? 0) * round.times),
+    Math.max(0, seconds - rests),
+  );
+  return {
+    ...block,
+    rounds: block.rounds.map((round, at) => {
+      const own = Math.max(STEP_SECONDS, Math.round((lengths[at] ?? 0) / round.times));
+      return { ...round, seconds: own, sets: stretchedSets(round.sets, round.seconds ?? 0, own) };
+    }),
+  };
 }
