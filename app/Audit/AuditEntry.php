@@ -21,6 +21,7 @@ class AuditEntry
     #[ORM\Column(length: self::MAX_LENGTH)]
     private string $says;
 
+    /** @param array<string, mixed>|null $before what it was before; null for changes that are not undone from here */
     public function __construct(
         #[ORM\Column]
         private \DateTimeImmutable $createdAt,
@@ -31,7 +32,20 @@ class AuditEntry
         string $says,
         #[ORM\Column(length: 60, nullable: true)]
         private ?string $subject,
+        #[ORM\Column(name: 'previous', nullable: true)]
+        private ?array $before = null,
     ) {
         $this->says = mb_substr($says, 0, self::MAX_LENGTH);
+    }
+
+    public function what(): string
+    {
+        return $this->what;
+    }
+
+    /** @return array<string, mixed>|null what it was before; null for changes that are not undone from here */
+    public function before(): ?array
+    {
+        return $this->before;
     }
 }

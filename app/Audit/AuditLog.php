@@ -7,8 +7,11 @@ namespace Periplus\App\Audit;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
+use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
+
+use function Periplus\Core\Language\t;
 
 /**
  * Writes the log of everything that changed the library or the gym: who, when, what. It is written in the transaction
@@ -28,12 +31,18 @@ final class AuditLog extends ServiceEntityRepository
      * @param string $what stable, such as "combination.updated"
      * @param string $says what was done, to be read after the name of who did it
      * @param string|null $subject what it was done to, such as "combination/12"
+     * @param array<string, mixed>|null $before what an {@see UndoesChange} needs to undo it
      */
-    public function add(?int $user, string $what, string $says, ?string $subject = null): void
-    {
+    public function add(
+        ?int $user,
+        string $what,
+        string $says,
+        ?string $subject = null,
+        ?array $before = null,
+    ): void {
         $entities = $this->getEntityManager();
         $by = null === $user ? null : $entities->getReference(UserInterface::class, $user);
-        $entities->persist(new AuditEntry($this->clock->now(), $by, $what, $says, $subject));
+        $entities->persist(new AuditEntry($this->clock->now(), $by, $what, $says, $subject, $before));
         // Inside a transaction it is flushed with everything else.
         if (!$entities->getConnection()->isTransactionActive()) {
             $entities->flush();
@@ -63,7 +72,10 @@ final class AuditLog extends ServiceEntityRepository
     {
         /** @var list<AuditRow> $entries */
         $entries = $this->about($what)
-            ->select(\sprintf('NEW %s(e.id, e.createdAt, u.name, e.what, e.says, e.subject)', AuditRow::class))
+            ->select(\sprintf(
+                'NEW %s(e.id, e.createdAt, u.name, e.what, e.says, e.subject, e.before)',
+                AuditRow::class,
+            ))
             ->leftJoin('e.user', 'u')
             ->orderBy('e.id', 'DESC')
             ->setFirstResult(($page - 1) * $size)->setMaxResults($size)
@@ -73,6 +85,23 @@ final class AuditLog extends ServiceEntityRepository
             $entries,
             (int) $this->about($what)->select('COUNT(e.id)')->getQuery()->getSingleScalarResult(),
         );
+    }
+
+    /** @throws NotFound */
+    public function get(int $id): AuditEntry
+    {
+        return $this->find($id) ?? throw new NotFound(t('There is no such entry in the audit log.'));
+    }
+
+    /** Tells whether the same was changed again after an entry. */
+    public function isOutdated(int $id, string $what): bool
+    {
+        return 0 < (int) $this->createQueryBuilder('e')
+            ->select('COUNT(e.id)')
+            ->where('e.what = :what AND e.id > :id AND e.before IS NOT NULL')
+            ->setParameter('what', $what)
+            ->setParameter('id', $id)
+            ->getQuery()->getSingleScalarResult();
     }
 
     private function about(string $what): QueryBuilder

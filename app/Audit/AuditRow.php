@@ -10,8 +10,13 @@ use Periplus\App\Store\Instant;
 final readonly class AuditRow
 {
     public Instant $at;
+    /** Whether the change can be undone from the audit log. */
+    public bool $canUndo;
 
-    /** @param string|null $who null for changes without a sign-in */
+    /**
+     * @param string|null $who null for changes without a sign-in
+     * @param array<string, mixed>|null $before
+     */
     public function __construct(
         public int $id,
         \DateTimeImmutable $at,
@@ -19,7 +24,9 @@ final readonly class AuditRow
         public string $what,
         public string $says,
         public ?string $subject,
+        ?array $before,
     ) {
         $this->at = new Instant($at);
+        $this->canUndo = null !== $before;
     }
 }

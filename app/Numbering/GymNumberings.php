@@ -30,6 +30,8 @@ use function Periplus\Core\Language\t;
  */
 final class GymNumberings extends ServiceEntityRepository
 {
+    /** The kind of change in the audit log when the gym gets another numbering. */
+    public const CHOSEN = 'numbering.chosen';
     private const CACHE_PREFIX = 'numbering.';
     private const GYM_CACHE_KEY = 'numbering-of-gym';
     /** How long a copy is used, in s. */
@@ -166,12 +168,14 @@ final class GymNumberings extends ServiceEntityRepository
     {
         $this->getEntityManager()->wrapInTransaction(function () use ($numbering, $editor): void {
             $this->lock->take();
+            $before = $this->gyms->get()->numbering();
             $this->gyms->useNumbering($numbering->id);
             $this->audit->add(
                 $editor->id(),
-                'numbering.chosen',
+                self::CHOSEN,
                 t('made “{numbering}” the numbering of the gym', numbering: $numbering->name),
                 'numbering/'.$numbering->id,
+                ['numbering' => $before],
             );
         });
         $this->fallback->forget(self::GYM_CACHE_KEY);

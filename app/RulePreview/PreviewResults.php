@@ -9,6 +9,7 @@ use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\SqlCondition;
 use Periplus\App\Combination\StoredChain;
+use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Options\CheckOptions;
@@ -23,6 +24,7 @@ final readonly class PreviewResults
         private CombinationTable $table,
         private Check $check,
         private Reader $reader,
+        private GymHouseRules $rules,
     ) {
     }
 
@@ -70,6 +72,19 @@ final readonly class PreviewResults
         );
     }
 
+    /** Counts the findings that come and go with the change, as far as the library was checked. */
+    public function findings(RulePreview $preview): FindingChange
+    {
+        /** @var array{0: int|string|null, 1: int|string|null, 2: int|string|null} $sums */
+        $sums = $this->connection->fetchNumeric(
+            'SELECT SUM(findings_added), SUM(findings_removed), SUM(findings_added + findings_removed > 0) '
+                .'FROM rule_preview_result WHERE rule_preview_id = ?',
+            [$preview->id()],
+        );
+
+        return new FindingChange((int) $sums[0], (int) $sums[1], (int) $sums[2]);
+    }
+
     /** @return list<ChangedVerdict> by name */
     public function changed(RulePreview $preview): array
     {
@@ -104,12 +119,18 @@ final readonly class PreviewResults
             return [];
         }
         $options = new CheckOptions($preview->rules());
+        $current = $this->rules->named($preview->rules()->id);
+        // After an upgrade the rules are the same, and only the check itself is another.
+        $isRecheck = $current->jsonSerialize() === $preview->rules()->jsonSerialize();
         $values = [];
         foreach ($rows as $row) {
             $chain =
                 $this->reader->readStored($row->notation, $row->stance)
                 ?? throw new \LogicException('A stored chain cannot be read: '.$row->notation);
             $result = $this->check->run($chain, $options);
+            $change = $isRecheck
+                ? new FindingChange(0, 0, 0)
+                : FindingChange::between($this->check->run($chain, new CheckOptions($current)), $result);
             array_push(
                 $values,
                 $preview->id(),
@@ -119,12 +140,14 @@ final readonly class PreviewResults
                 $result->verdict->value,
                 (int) round($result->timing->length()),
                 Scale::builtIn()->difficulty($result)->level,
+                $change->added,
+                $change->removed,
             );
         }
         $this->connection->executeStatement(
             'REPLACE INTO rule_preview_result (rule_preview_id, combination_id, combination_version, verdict_before, '
-                .'verdict, length_ms, level) VALUES '
-                .implode(', ', array_fill(0, \count($rows), '(?, ?, ?, ?, ?, ?, ?)')),
+                .'verdict, length_ms, level, findings_added, findings_removed) VALUES '
+                .implode(', ', array_fill(0, \count($rows), '(?, ?, ?, ?, ?, ?, ?, ?, ?)')),
             $values,
         );
 

@@ -92,6 +92,7 @@ final readonly class RulePreviewController
             'total' => $preview->total(),
             'done' => $preview->done(),
             'changes' => VerdictCount::all($changed),
+            'findings' => $this->previews->findings($preview),
             'changed' => array_map(
                 fn (ChangedVerdict $one): ShownVerdict => new ShownVerdict(
                     $one,

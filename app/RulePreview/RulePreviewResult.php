@@ -27,6 +27,10 @@ class RulePreviewResult
         private int $lengthMs,
         #[ORM\Column(type: 'smallint', options: ['default' => 1])]
         private int $level,
+        #[ORM\Column(type: 'smallint', options: ['default' => 0])]
+        private int $findingsAdded,
+        #[ORM\Column(type: 'smallint', options: ['default' => 0])]
+        private int $findingsRemoved,
     ) {
     }
 }

@@ -115,12 +115,14 @@ final readonly class RulePreviews
                 );
             }
             $rules = $preview->rules();
+            $before = null;
             $this->versions->change(
                 StoredHouseRules::class,
                 $rules->id,
                 $preview->rulesVersion(),
                 t('There are no such house rules.'),
-                function (StoredHouseRules $stored) use ($preview, $rules, $editor): void {
+                function (StoredHouseRules $stored) use ($preview, $rules, $editor, &$before): void {
+                    $before = $this->rules->locked($rules->id)->jsonSerialize();
                     $this->apply($preview);
                     $stored->change($rules, $this->accounts->managed($editor), $this->clock->now());
                 },
@@ -130,6 +132,7 @@ final readonly class RulePreviews
                 'rules.saved',
                 t('changed the house rules for {rules}', rules: strtr($rules->id, '-', ' ')),
                 'house-rules?set='.$rules->id,
+                $before,
             );
             $preview->saved();
 
@@ -163,6 +166,11 @@ final readonly class RulePreviews
 
             return $changed;
         });
+    }
+
+    public function findings(RulePreview $preview): FindingChange
+    {
+        return $this->results->findings($preview);
     }
 
     /** @return list<ChangedVerdict> what was found to change so far, by name */

@@ -10,7 +10,6 @@ use Periplus\App\Audit\AuditLog;
 use Periplus\App\Gym\Gym;
 use Periplus\App\Gym\Gyms;
 use Periplus\App\Http\IfMatch;
-use Periplus\App\Http\PlainText;
 use Periplus\App\Security\Permission;
 use Periplus\App\Store\Versions;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -30,6 +29,7 @@ final readonly class SettingsController
         private Gyms $gyms,
         private Versions $versions,
         private EntityManagerInterface $entities,
+        private ChangeGym $settings,
         private AuditLog $audit,
     ) {
     }
@@ -50,30 +50,7 @@ final readonly class SettingsController
         #[MapRequestPayload(acceptFormat: 'json')] GymRequest $request,
         #[CurrentUser] User $user,
     ): JsonResponse {
-        $gym = $this->versions->change(Gym::class, Gym::ID, IfMatch::version($http), Gyms::MISSING, function (
-            Gym $gym,
-        ) use ($request, $user): void {
-            $name = PlainText::line($request->name);
-            $changes = array_filter(
-                [
-                    $name === $gym->name() ? '' : t('the name of the gym to “{name}”', name: $name),
-                    $request->timeZone === $gym->timeZone()->getName()
-                        ? ''
-                        : t('its time zone to {zone}', zone: $request->timeZone),
-                    $request->firstWeekday === $gym->firstWeekday() ? '' : t('the first day of its week'),
-                ],
-                static fn (string $change): bool => '' !== $change,
-            );
-            $gym->change($name, new \DateTimeZone($request->timeZone), $request->firstWeekday);
-            if ([] !== $changes) {
-                $this->audit->add(
-                    $user->id(),
-                    'gym.changed',
-                    t('changed {changes}', changes: implode(', ', $changes)),
-                    'gym',
-                );
-            }
-        });
+        $gym = $this->settings->change(IfMatch::version($http), $request, $user);
 
         return $this->response($gym);
     }

@@ -30,6 +30,8 @@ final class Clips extends ServiceEntityRepository implements HasQuota
     /** Maximum number prepared for one session; others are synthesised on first use. */
     private const MAX_PREPARED = 500;
     /** Maximum length of a recording, in ms. */
+    /** The kind of change in the audit log when the voice is changed. */
+    public const VOICE_CHANGED = 'gym.voice';
     public const MAX_LENGTH_MS = 6000;
 
     public function __construct(
@@ -53,17 +55,19 @@ final class Clips extends ServiceEntityRepository implements HasQuota
 
     public function use(VoiceSettings $settings, User $user): void
     {
+        $before = $this->settings();
         $this->gyms->useVoice((array) $settings);
         $this->audit->add(
             $user->id(),
-            'gym.voice',
+            self::VOICE_CHANGED,
             t(
                 'set the voice of calls to {voice}, {pace}, {loudness}',
                 voice: $settings->voice,
                 pace: $settings->pace,
                 loudness: $settings->loudness,
             ),
-            'gym',
+            'voice',
+            (array) $before,
         );
     }
 

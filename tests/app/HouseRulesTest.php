@@ -118,6 +118,25 @@ final class HouseRulesTest extends ApiTestCase
         );
     }
 
+    /** A severity can change what a coach reads without changing any verdict. */
+    public function testPreviewCountsFindingsAsWellAsVerdicts(): void
+    {
+        $this->signIn('head');
+        $this->save('No way out', '1 2 3 2 1 2 3 14l');
+        $this->save('With a way out', '1 2 3 2 exit');
+        $preview = $this->ask(
+            'POST',
+            '/api/house-rules/kickboxing/rule-previews',
+            self::change(severities: ['no-exit' => 'off']),
+        )->id();
+        $ready = $this->ask('POST', "/api/rule-previews/$preview/advance")->body;
+
+        self::assertSame([[], ['added' => 0, 'removed' => 1, 'combinations' => 1]], [
+            $ready['changes'],
+            $ready['findings'],
+        ]);
+    }
+
     public function testASeverityOfMustBreaksAndBackAgain(): void
     {
         $this->signIn('head');

@@ -83,6 +83,8 @@ final class RolesTest extends ApiTestCase
         'POST /api/invitations/look' => [404, 404, 404],
         'POST /api/invitations/accept' => [404, 404, 404],
         'GET /api/audit-log' => [401, 403, 200],
+        'GET /api/audit-log/{id}' => [401, 403, 404],
+        'POST /api/audit-log/{id}/undo' => [401, 403, 404],
         'GET /api/gym' => [401, 200, 200],
         'PUT /api/gym' => [401, 403, 200],
         'PUT /api/gym/training' => [401, 403, 200],

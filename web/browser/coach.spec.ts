@@ -115,6 +115,7 @@ test("a change of the house rules is seen before it is saved, and does just that
   await expect(effect).toContainText("2 of the 23 combinations under these rules change their verdict.");
   await expect(effect.getByRole("link", { name: "Lighthouse", exact: true })).toBeVisible();
   await effect.getByRole("button", { name: "Save for the gym" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Save for the gym" }).click();
   await expect(page.getByText("changed by this gym")).toBeVisible();
   await page.goto("/library?q=lighthouse&verdict=flows");
   await expect(page.getByText("2 combinations found")).toBeVisible();
@@ -122,6 +123,7 @@ test("a change of the house rules is seen before it is saved, and does just that
   await page.getByRole("button", { name: "Reset to the built-in rules" }).click();
   await page.getByRole("button", { name: "Preview" }).click();
   await effect.getByRole("button", { name: "Save for the gym" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Save for the gym" }).click();
   await expect(page.getByText("built-in")).toBeVisible();
   await page.goto("/library?q=lighthouse&verdict=reload");
   await expect(page.getByText("2 combinations found")).toBeVisible();
@@ -139,11 +141,13 @@ test("a number of the model is seen with what it changes, set by the gym and set
   const effect = page.getByRole("region", { name: "Effect on the library" });
   await expect(effect).toContainText("combinations under these rules");
   await effect.getByRole("button", { name: "Save for the gym" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Save for the gym" }).click();
   await expect(page.getByText("changed by this gym")).toBeVisible();
   await page.goto("/house-rules?set=kickboxing&part=numbers");
   await page.getByRole("button", { name: "Back to 560" }).click();
   await page.getByRole("button", { name: "Preview" }).click();
   await effect.getByRole("button", { name: "Save for the gym" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Save for the gym" }).click();
   await expect(page.getByText("built-in")).toBeVisible();
 });
 

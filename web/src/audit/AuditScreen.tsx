@@ -1,12 +1,16 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { keepPreviousData } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQueryClient } from "@tanstack/react-query";
 import { Flex, Select } from "antd";
+import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { server } from "../api/client";
+import { answered, api, server } from "../api/client";
+import { useMay } from "../api/session";
+import { ConfirmDialog } from "../ui/ConfirmDialog";
 import { GymNav } from "../ui/GymNav";
 import { Loaded } from "../ui/Loaded";
 import { Pages } from "../ui/Pages";
+import { useNotice } from "../ui/useNotice";
 import { dayAndTime } from "../ui/words";
 
 const KINDS = [
@@ -16,6 +20,7 @@ const KINDS = [
   { value: "library", label: t`Imports` },
   { value: "rules", label: t`House rules` },
   { value: "numbering", label: t`Numbering` },
+  { value: "gym", label: t`Settings and voice` },
   { value: "coach", label: t`Coaches` },
   { value: "sign-in", label: t`Sign-ins` },
 ];
@@ -87,6 +92,52 @@ function useAuditLog(page: number, what: string) {
   );
 }
 
+/** Undoes a change of the whole gym; house rules are previewed first. */
+function UndoEntry({ entry }: { entry: Entry }) {
+  const mayUndo = useMay("MANAGE_GYM");
+  const [asks, setAsks] = useState(false);
+  const queries = useQueryClient();
+  const notice = useNotice();
+  const undo = useMutation({
+    mutationFn: () => answered(api.POST("/api/audit-log/{id}/undo", { params: { path: { id: entry.id } } })),
+    onSuccess: () => {
+      notice.done(t`Undone.`);
+      return queries.invalidateQueries();
+    },
+    onError: notice.failed,
+    onSettled: () => setAsks(false),
+  });
+  if (!mayUndo) {
+    return null;
+  }
+  if (entry.what === "rules.saved") {
+    return (
+      <Link to={`/${entry.subject}&undo=${entry.id}`}>
+        <Trans>undo…</Trans>
+      </Link>
+    );
+  }
+  return (
+    <>
+      <button type="button" className="link-button" onClick={() => setAsks(true)}>
+        <Trans>undo…</Trans>
+      </button>
+      <ConfirmDialog
+        isOpen={asks}
+        title={t`Undo this change?`}
+        action={t`Undo`}
+        isRunning={undo.isPending}
+        onConfirm={() => undo.mutate()}
+        onClose={() => setAsks(false)}
+      >
+        <Trans>
+          {entry.who} {entry.says}. It goes back to what it was before, for every coach and on all walls.
+        </Trans>
+      </ConfirmDialog>
+    </>
+  );
+}
+
 type Entry = NonNullable<ReturnType<typeof useAuditLog>["data"]>["entries"][number];
 
 function Entries({ entries }: { entries: Entry[] }) {
@@ -100,7 +151,8 @@ function Entries({ entries }: { entries: Entry[] }) {
               <td>
                 <b>{entry.who}</b> <span translate="no">{entry.says}</span>
               </td>
-              <td>
+              <td className="audit-actions">
+                {entry.canUndo && <UndoEntry entry={entry} />}
                 {entry.subject && (
                   <Link to={`/${entry.subject}`}>
                     <Trans>open</Trans>

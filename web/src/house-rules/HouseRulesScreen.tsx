@@ -4,9 +4,10 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Button, Flex, Progress } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { type HouseRules, type RulePreview, type Rules, refusal } from "../api/client";
+import { type HouseRules, type RulePreview, type Rules, type RulesRequest, refusal } from "../api/client";
 import { refresh } from "../api/keys";
 import { useMay } from "../api/session";
+import { ConfirmDialog } from "../ui/ConfirmDialog";
 import { Failure, NoPage } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
 import { Loading } from "../ui/Loading";
@@ -16,7 +17,7 @@ import { VerdictMark } from "../ui/VerdictMark";
 import { Numbers } from "./Numbers";
 import { RulesPart } from "./RulesPart";
 import { type Draft, keep, pick, recall } from "./rulesDraft";
-import { useHouseRules, usePreview, useSaveRules } from "./useHouseRules";
+import { useEarlier, useHouseRules, usePreview, useSaveRules } from "./useHouseRules";
 import "./house-rules.css";
 
 type RuleSet = HouseRules["sets"][number];
@@ -30,17 +31,23 @@ export default function HouseRulesScreen() {
   const [address, setAddress] = useSearchParams();
   const rules = useHouseRules();
   const mayEdit = useMay("EDIT_HOUSE_RULES");
+  const undo = Number(address.get("undo")) || null;
+  const earlier = useEarlier(undo);
   if (rules.isError) {
     return <NoPage title={t`House rules`} error={rules.error} />;
   }
-  if (!rules.data) {
+  if (!rules.data || (undo !== null && earlier.isPending)) {
     return <Loading what={t`Loading the house rules`} />;
   }
   const sets = rules.data.sets;
   const set = sets.find((one) => one.id === address.get("set")) ?? (sets[0] as RuleSet);
   const part = address.get("part") ?? "rules";
-  const go = (to: Record<string, string>) =>
-    setAddress({ ...Object.fromEntries(address), ...to }, { replace: true, preventScrollReset: true });
+  const go = (to: Record<string, string>) => {
+    const { undo: _, ...now } = Object.fromEntries(address);
+    // The earlier rules of the audit log belong to one set.
+    const kept = "set" in to || undo === null ? now : { ...now, undo: String(undo) };
+    setAddress({ ...kept, ...to }, { replace: true, preventScrollReset: true });
+  };
   return (
     <main className="page house">
       <GymNav />
@@ -63,8 +70,9 @@ export default function HouseRulesScreen() {
         <span className="small">{set.isBuiltIn ? t`built-in` : t`changed by this gym`}</span>
       </Flex>
       <Editor
-        key={`${set.id}-${set.version}`}
+        key={`${set.id}-${set.version}-${earlier.data?.id ?? ""}`}
         set={set}
+        earlier={earlier.data?.before as RulesRequest | null | undefined}
         all={rules.data}
         mayEdit={mayEdit}
         numbersOf={part === "numbers" ? (address.get("of") ?? "body") : null}
@@ -76,6 +84,8 @@ export default function HouseRulesScreen() {
 
 interface EditorProps {
   set: RuleSet;
+  /** Rules from the audit log that the set goes back to. */
+  earlier: RulesRequest | null | undefined;
   all: HouseRules;
   mayEdit: boolean;
   /** The strike, move or body whose numbers are shown; null while the rules are. */
@@ -83,10 +93,11 @@ interface EditorProps {
   onNumbersOf: (of: string) => void;
 }
 
-function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
+function Editor({ set, earlier, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
   const stored = useMemo(() => pick(set), [set]);
   const place = `periplus.house-rules.${set.id}.${set.version}`;
-  const [draft, setDraft] = useState<Draft>(() => recall(place) ?? stored);
+  const [draft, setDraft] = useState<Draft>(() => (earlier ? pick(earlier) : (recall(place) ?? stored)));
+  const [asks, setAsks] = useState(false);
   const [preview, setPreview] = useState<RulePreview | null>(null);
   const notice = useNotice();
   const start = usePreview(setPreview);
@@ -104,6 +115,7 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
   const store = () =>
     preview &&
     save.mutate(preview, {
+      onSettled: () => setAsks(false),
       onSuccess: () => {
         keep(place, null);
         notice.done(t`The ${set.name.toLowerCase()} rules are saved.`);
@@ -133,6 +145,11 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
           </h2>
           {mayEdit ? (
             <>
+              {earlier && changed && (
+                <p role="status">
+                  <Trans>These are the rules before that change. Preview them, then save them for the gym.</Trans>
+                </p>
+              )}
               <p className="small">
                 {changed
                   ? t`Preview the change before it is saved for every coach.`
@@ -144,7 +161,7 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
                 isPreviewing={start.isPending}
                 isSaving={save.isPending}
                 onPreview={() => start.mutate({ set: set.id, rules: draft })}
-                onSave={store}
+                onSave={() => setAsks(true)}
                 onUndo={() => change(stored)}
                 onBuiltIn={() => change(pick(set.builtIn))}
               />
@@ -155,6 +172,19 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
             </p>
           )}
           <Refused error={start.error ?? save.error} />
+          {preview && (
+            <ConfirmDialog
+              isOpen={asks}
+              title={t`Change the ${set.name.toLowerCase()} rules for every coach?`}
+              action={t`Save for the gym`}
+              isRunning={save.isPending}
+              onConfirm={store}
+              onClose={() => setAsks(false)}
+            >
+              <EffectSum preview={preview} />{" "}
+              <Trans>Checks on the bench follow at once. It can be undone from the audit log.</Trans>
+            </ConfirmDialog>
+          )}
           {preview && <Effect preview={preview} set={set.id} />}
         </section>
       </aside>
@@ -218,6 +248,22 @@ function RuleButtons(props: ButtonsProps) {
   );
 }
 
+/** Says how many verdicts and findings change. */
+function EffectSum({ preview }: { preview: RulePreview }) {
+  const count = preview.changes.reduce((sum, change) => sum + change.count, 0);
+  const { added, removed, combinations } = preview.findings;
+  return (
+    <>
+      {count === 0
+        ? t`None of the ${preview.total} combinations under these rules changes its verdict.`
+        : t`${count} of the ${preview.total} combinations under these rules ${plural(count, { one: "changes its", other: "change their" })} verdict.`}{" "}
+      {combinations === 0
+        ? t`No finding changes.`
+        : t`In ${plural(combinations, { one: "# combination", other: "# combinations" })} the findings change: ${added} more, ${removed} fewer.`}
+    </>
+  );
+}
+
 function Effect({ preview, set }: { preview: RulePreview; set: Rules }) {
   const count = preview.changes.reduce((sum, change) => sum + change.count, 0);
   const percent = preview.total === 0 ? 100 : Math.floor((100 * preview.done) / preview.total);
@@ -225,11 +271,11 @@ function Effect({ preview, set }: { preview: RulePreview; set: Rules }) {
     <>
       {preview.state === "running" && <Progress percent={percent} aria-label={t`Progress of the check`} />}
       <p role="status" className="effect-sum">
-        {preview.state === "running"
-          ? t`${preview.done} of ${preview.total} checked.`
-          : count === 0
-            ? t`None of the ${preview.total} combinations under these rules changes its verdict.`
-            : t`${count} of the ${preview.total} combinations under these rules ${plural(count, { one: "changes its", other: "change their" })} verdict.`}
+        {preview.state === "running" ? (
+          t`${preview.done} of ${preview.total} checked.`
+        ) : (
+          <EffectSum preview={preview} />
+        )}
       </p>
       {preview.changes.map((change) => (
         <p key={change.from + change.to} className="effect-change">

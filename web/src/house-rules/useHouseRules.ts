@@ -6,6 +6,16 @@ export function useHouseRules() {
   return server.useQuery("get", "/api/house-rules");
 }
 
+/** The rules that a change in the audit log has replaced. */
+export function useEarlier(entry: number | null) {
+  return server.useQuery(
+    "get",
+    "/api/audit-log/{id}",
+    { params: { path: { id: entry ?? 0 } } },
+    { enabled: entry !== null },
+  );
+}
+
 /** Every number of the model; they change only with the version of Periplus. */
 export function useModel() {
   return server.useQuery("get", "/api/model", undefined, { staleTime: Number.POSITIVE_INFINITY });

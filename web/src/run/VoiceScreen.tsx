@@ -6,6 +6,7 @@ import { useRef, useState } from "react";
 import { answered, api, server, type VoiceSettings } from "../api/client";
 import { refresh } from "../api/keys";
 import { useMay } from "../api/session";
+import { ConfirmDialog } from "../ui/ConfirmDialog";
 import { GymNav } from "../ui/GymNav";
 import { Loaded } from "../ui/Loaded";
 import { Segmented } from "../ui/Segmented";
@@ -73,6 +74,7 @@ function VoiceChoice({ settings }: { settings: Settings }) {
   const mayChoose = useMay("MANAGE_GYM");
   const queries = useQueryClient();
   const notice = useNotice();
+  const [asked, setAsked] = useState<VoiceSettings | null>(null);
   const save = useMutation({
     mutationFn: (body: VoiceSettings) => answered(api.PUT("/api/voice", { body })),
     onSuccess: () => refresh(queries, "/api/voice"),
@@ -91,13 +93,26 @@ function VoiceChoice({ settings }: { settings: Settings }) {
             options={[...options]}
             value={settings[field]}
             disabled={!mayChoose}
-            onChange={(value) => save.mutate({ voice, pace, loudness, [field]: value })}
+            onChange={(value) => setAsked({ voice, pace, loudness, [field]: value })}
           />
         ))}
         <Button onClick={() => play(t`one two, slip lead, two`)}>
           <Trans>Listen</Trans>
         </Button>
       </Flex>
+      <ConfirmDialog
+        isOpen={asked !== null}
+        title={t`Change the voice of the gym?`}
+        action={t`Change the voice`}
+        isRunning={save.isPending}
+        onConfirm={() => asked && save.mutate(asked, { onSettled: () => setAsked(null) })}
+        onClose={() => setAsked(null)}
+      >
+        <Trans>
+          All walls and phones speak with it from the next session on. Calls that coaches have recorded stay. It can be
+          undone from the audit log.
+        </Trans>
+      </ConfirmDialog>
       {!mayChoose && (
         <p className="small">
           <Trans>The head coach chooses the voice.</Trans>
