@@ -31,11 +31,11 @@ test("a coach proposes, the head coach returns, the coach revises, the head coac
   const head = await as(browser, HEAD_COACH);
   await head.getByRole("link", { name: /Review/ }).click();
   await head.getByText(name).click();
-  await expect(head.getByText("For the late group.")).toBeVisible();
+  await expect(head.getByRole("region", { name: "Reason" })).toContainText("For the late group.");
   await expect(head.getByRole("button", { name: "Send back" })).toBeDisabled();
   await head.getByLabel("Remark").fill("End on the rear hand.");
   await head.getByRole("button", { name: "Send back" }).click();
-  await expect(head.getByText("Sent back to its author.")).toBeVisible();
+  await expect(head.getByText("Sent back to Tomas Okafor.")).toBeVisible();
 
   await page.goto("/review?list=returned");
   await page.getByText(name).click();
@@ -48,9 +48,16 @@ test("a coach proposes, the head coach returns, the coach revises, the head coac
   await expect(page.getByText("· waits for the head coach")).toBeVisible();
 
   await head.goto(address);
+  await head.getByLabel("Remark").fill("Good for Thursdays.");
   await head.getByRole("button", { name: "Approve", exact: true }).click();
-  await expect(head.getByRole("button", { name: "Open on the bench" })).toBeVisible();
-  await expect(head.getByText(`by ${COACH.name}`)).toBeVisible();
+  await expect(head.getByText(`“${name}” is approved.`)).toBeVisible();
+  // The next proposal that waits is shown.
+  await expect(head).not.toHaveURL(address);
+  await expect(head.getByRole("region", { name: "Decide" })).toBeVisible();
+  await head.goto(`/library?q=${encodeURIComponent(name)}`);
+  await head.getByRole("link", { name }).click();
+  await expect(head.getByRole("region", { name: "History" })).toContainText("approved the proposal of Tomas Okafor");
+  await expect(head.getByRole("region", { name: "History" })).toContainText("Good for Thursdays.");
   await page.goto(`/library?q=${encodeURIComponent(name)}`);
   await expect(page.getByText("1 combination found")).toBeVisible();
   await head.context().close();

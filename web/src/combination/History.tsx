@@ -1,17 +1,19 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Fragment } from "react";
 import { Link } from "react-router";
-import type { Combination, Version } from "../api/client";
+import type { Combination, ProposalRow, Version } from "../api/client";
 import { useMay } from "../api/session";
 import { compareAddress } from "../compare/address";
 import { ChainDiff } from "../compare/ChainDiff";
+import { useProposals } from "../review/useReview";
 import { useNotice } from "../ui/useNotice";
 import { dayAndTime } from "../ui/words";
 import { useRestoreVersion, useVersions } from "./useCombination";
 import "./combination.css";
 
 const CHANGES: Record<Version["change"], string> = {
-  created: t`wrote it`,
+  created: t`created it`,
   updated: t`changed`,
   archived: t`archived it`,
   restored: t`restored it`,
@@ -32,6 +34,9 @@ const FIELDS = {
 export function History({ combination }: { combination: Combination }) {
   const versions = useVersions(combination.id).data?.versions ?? [];
   const mayRestore = useMay("EDIT_LIBRARY");
+  const approvals = (useProposals("decided", false, combination.id).data?.proposals ?? []).filter(
+    ({ state }) => state === "approved",
+  );
   const bringBack = useRestoreVersion(combination.id);
   const notice = useNotice();
   return (
@@ -41,41 +46,74 @@ export function History({ combination }: { combination: Combination }) {
       </h2>
       <ol>
         {versions.map((version, at) => (
-          <li key={version.version}>
-            <span className="history-when">{dayAndTime(version.createdAt)}</span>
-            <span>
-              <b>{version.editor.name}</b> {CHANGES[version.change]}{" "}
-              <Difference now={version} before={versions[at + 1]} />
-              {versions[at + 1] && versions[at + 1]?.notation !== version.notation && (
-                <>
-                  {" "}
-                  <Link to={compareVersions(versions[at + 1] as Version, version, combination)}>
-                    <Trans>compare</Trans>
-                  </Link>
-                </>
-              )}
-              {at > 0 && mayRestore && (
-                <button
-                  type="button"
-                  className="quiet history-back"
-                  onClick={() =>
-                    bringBack.mutate(
-                      { version: combination.version, back: version.version },
-                      {
-                        onSuccess: () => notice.done(t`Version ${version.version} is restored, as the newest.`),
-                        onError: notice.failed,
-                      },
-                    )
-                  }
-                >
-                  <Trans>restore this version</Trans>
-                </button>
-              )}
-            </span>
-          </li>
+          <Fragment key={version.version}>
+            {approvedBetween(approvals, version, versions[at - 1]).map((approval) => (
+              <Approval key={approval.id} approval={approval} />
+            ))}
+            <li>
+              <span className="history-when">{dayAndTime(version.createdAt)}</span>
+              <span>
+                <b>{version.editor.name}</b> {CHANGES[version.change]}{" "}
+                <Difference now={version} before={versions[at + 1]} />
+                {versions[at + 1] && versions[at + 1]?.notation !== version.notation && (
+                  <>
+                    {" "}
+                    <Link to={compareVersions(versions[at + 1] as Version, version, combination)}>
+                      <Trans>compare</Trans>
+                    </Link>
+                  </>
+                )}
+                {at > 0 && mayRestore && (
+                  <button
+                    type="button"
+                    className="quiet history-back"
+                    onClick={() =>
+                      bringBack.mutate(
+                        { version: combination.version, back: version.version },
+                        {
+                          onSuccess: () => notice.done(t`Version ${version.version} is restored, as the newest.`),
+                          onError: notice.failed,
+                        },
+                      )
+                    }
+                  >
+                    <Trans>restore this version</Trans>
+                  </button>
+                )}
+              </span>
+            </li>
+          </Fragment>
         ))}
       </ol>
     </section>
+  );
+}
+
+/** Returns the approvals from a version on until the next newer one. */
+function approvedBetween(approvals: ProposalRow[], version: Version, newer: Version | undefined): ProposalRow[] {
+  return approvals.filter(
+    ({ updatedAt }) => updatedAt >= version.createdAt && (newer === undefined || updatedAt < newer.createdAt),
+  );
+}
+
+/** Who approved a proposal, and with which remark. */
+function Approval({ approval }: { approval: ProposalRow }) {
+  return (
+    <li>
+      <span className="history-when">{dayAndTime(approval.updatedAt)}</span>
+      <span>
+        <b>{approval.answer?.who}</b>{" "}
+        <Trans>
+          approved <Link to={`/review/${approval.id}`}>the proposal</Link> of {approval.author.name}
+        </Trans>
+        {approval.answer?.remark && (
+          <>
+            {": "}
+            <q>{approval.answer.remark}</q>
+          </>
+        )}
+      </span>
+    </li>
   );
 }
 

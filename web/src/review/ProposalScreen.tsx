@@ -21,7 +21,7 @@ import { VerdictMark } from "../ui/VerdictMark";
 import { dayAndTime } from "../ui/words";
 import { CheckBeforeAfter, Fields } from "./Changes";
 import { answerOf, KINDS } from "./ReviewScreen";
-import { type Decision, useDecide, useProposal } from "./useReview";
+import { type Decision, useDecide, useProposal, useProposals } from "./useReview";
 import "../ui/gym.css";
 import "./review.css";
 
@@ -95,6 +95,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
       </Flex>
       <div className="columns">
         <div>
+          <Reason proposal={proposal} />
           {proposal.answer && <Answer proposal={proposal} />}
           <Notices proposal={proposal} isDecided={decided} />
           <section className="panel block" aria-label={t`Preview`}>
@@ -142,6 +143,19 @@ function Line({ check, stance }: { check: Check; stance: Content["stance"] }) {
   );
 }
 
+/** Why its author proposes it, as last said. */
+function Reason({ proposal }: { proposal: Proposal }) {
+  const said = proposal.steps.findLast(({ step, remark }) => (step === "proposed" || step === "revised") && remark);
+  return said ? (
+    <section className="panel block reason" aria-label={t`Reason`}>
+      <b>
+        <Trans>{said.who} says:</Trans>
+      </b>{" "}
+      <q>{said.remark}</q>
+    </section>
+  ) : null;
+}
+
 /** The decision and its remark. */
 function Answer({ proposal }: { proposal: Proposal }) {
   const { answer, state, combination } = proposal;
@@ -161,6 +175,7 @@ function Answer({ proposal }: { proposal: Proposal }) {
 
 /** What has happened around a proposal since it was made. */
 function Notices({ proposal, isDecided }: { proposal: Proposal; isDecided: boolean }) {
+  const clashing = useClashing(proposal);
   const both = proposal.changed.filter((field) => proposal.movedOn.includes(field));
   return (
     <>
@@ -185,6 +200,18 @@ function Notices({ proposal, isDecided }: { proposal: Proposal; isDecided: boole
           <Trans>. Only one of them can be approved.</Trans>
         </p>
       )}
+      {!isDecided && clashing.length > 0 && (
+        <p className="changed-meanwhile" role="note">
+          <Trans>Another proposal for this combination waits: </Trans>
+          {clashing.map((other) => (
+            <Link key={other.id} to={`/review/${other.id}`} className="tag">
+              <Trans>
+                {KINDS[other.kind]} by {other.author.name}
+              </Trans>
+            </Link>
+          ))}
+        </p>
+      )}
       {!isDecided && proposal.movedOn.length > 0 && (
         <p className="changed-meanwhile" role="note">
           <Trans>
@@ -200,6 +227,13 @@ function Notices({ proposal, isDecided }: { proposal: Proposal; isDecided: boole
   );
 }
 
+/** Returns the other undecided proposals for the same combination. */
+function useClashing(proposal: Proposal) {
+  const id = proposal.combination?.id;
+  const open = useProposals("open", false, id).data?.proposals ?? [];
+  return id === undefined ? [] : open.filter((other) => other.id !== proposal.id && other.combination?.id === id);
+}
+
 /** The remark and the decision. */
 function Decide({ proposal, again }: { proposal: Proposal; again: () => void }) {
   const notice = useNotice();
@@ -207,7 +241,18 @@ function Decide({ proposal, again }: { proposal: Proposal; again: () => void }) 
   const decide = useDecide(proposal);
   const [remark, setRemark] = useState("");
   const mayDecide = useMay("DECIDE_PROPOSALS");
+  const user = useSession().data?.user;
   const own = useIsOwn(proposal);
+  const waiting = useProposals("open", false).data?.proposals ?? [];
+  /** Goes to the next proposal that waits; without one, to what was approved. */
+  const goOn = (done: Proposal) => {
+    const next = waiting.find(({ id, author }) => id !== proposal.id && author.id !== user?.id);
+    if (mayDecide && next) {
+      void navigate(`/review/${next.id}`);
+    } else if (done.state === "approved" && done.combination) {
+      void navigate(`/combinations/${done.combination.id}`);
+    }
+  };
   const run = (decision: Decision, said: string) =>
     decide.mutate(
       { decision, remark, against: proposal.combination?.version ?? null },
@@ -215,9 +260,7 @@ function Decide({ proposal, again }: { proposal: Proposal; again: () => void }) 
         onSuccess: (done) => {
           notice.done(said);
           setRemark("");
-          if (decision === "approve" && done.combination) {
-            void navigate(`/combinations/${done.combination.id}`);
-          }
+          goOn(done);
         },
         onError: (error) => {
           if (refusal(error).type === "changed-meanwhile") {
@@ -281,7 +324,9 @@ function DecideButtons({ proposal, remark, isRunning, onDecide }: ButtonsProps) 
             onClick={() =>
               onDecide(
                 "approve",
-                proposal.kind === "change" && isArchived ? t`Approved; the combination stays archived.` : t`Approved.`,
+                proposal.kind === "change" && isArchived
+                  ? t`“${proposal.result.name}” is approved; the combination stays archived.`
+                  : t`“${proposal.result.name}” is approved.`,
               )
             }
           >
@@ -290,8 +335,8 @@ function DecideButtons({ proposal, remark, isRunning, onDecide }: ButtonsProps) 
           {proposal.state === "open" && !own && (
             <Button
               disabled={remark.trim() === ""}
-              title={remark.trim() === "" ? t`Say in a remark what is to be done` : undefined}
-              onClick={() => onDecide("return", t`Sent back to its author.`)}
+              title={remark.trim() === "" ? t`Add a remark first: what should change?` : undefined}
+              onClick={() => onDecide("return", t`Sent back to ${proposal.author.name}.`)}
             >
               <Trans>Send back</Trans>
             </Button>
@@ -332,9 +377,9 @@ function useIsOwn(proposal: Proposal): boolean {
 
 function Steps({ steps }: { steps: Proposal["steps"] }) {
   return (
-    <section className="panel block" aria-label={t`So far`}>
+    <section className="panel block" aria-label={t`History`}>
       <h2>
-        <Trans>So far</Trans>
+        <Trans>History</Trans>
       </h2>
       <ol className="proposal-steps">
         {steps.map((step) => (
