@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Plan;
 
 use Periplus\App\Gym\GymSettings;
+use Periplus\Core\Session\Plan\Duration;
 use Sabre\VObject\Component\VCalendar;
 
 use function Periplus\Core\Language\t;
@@ -39,6 +40,10 @@ final readonly class Calendar
                 'DTSTART' => $start,
                 'DTEND' => $start->modify('+'.max(60, intdiv($plan->lengthMs, 1000)).' seconds'),
                 'SUMMARY' => $plan->name,
+                'DESCRIPTION' => implode(' · ', array_filter([
+                    $plan->courseName ?? '',
+                    Duration::inWords(intdiv($plan->lengthMs, 1000)),
+                ], static fn (string $part): bool => '' !== $part)),
                 'STATUS' => null !== $plan->archivedAt ? 'CANCELLED' : 'CONFIRMED',
                 'CATEGORIES' => $plan->courseName ?? t('Session'),
             ]);

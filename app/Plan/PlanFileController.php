@@ -33,15 +33,15 @@ final readonly class PlanFileController
         );
     }
 
-    /** Returns the sheet for the door. */
+    /** Returns the sheet for the door, with the words of every chain where they are asked for. */
     #[Route('/api/plans/{id<\d{1,9}>}/door.pdf', methods: 'GET')]
     #[HeavyWork]
-    public function door(int $id, SessionSheet $paper): Response
+    public function door(int $id, SessionSheet $paper, #[MapQueryParameter] bool $words = false): Response
     {
         $plan = $this->plans->get($id);
 
         return FileResponse::create(
-            $paper->door($plan, $this->check->reader()->read($plan->content())->plan, $this->gym->name()),
+            $paper->door($plan, $this->check->reader()->read($plan->content())->plan, $this->gym->name(), $words),
             'application/pdf',
             $plan->name().', door.pdf',
         );

@@ -7,6 +7,7 @@ namespace Periplus\App\Plan;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\PlainText;
 use Periplus\App\Print\Sheet;
+use Periplus\Core\Notation\Words;
 use Periplus\Core\Session\Advice\Advice;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Load\LoadCounter;
@@ -52,29 +53,34 @@ final readonly class SessionSheet
         return $pdf->Output('', 'S');
     }
 
-    /** @return string the PDF */
-    public function door(Plan $plan, SessionPlan $session, string $gym): string
+    /**
+     * @param bool $withWords whether every chain is written in words below its numbers, for athletes who do not know
+     *                        them
+     *
+     * @return string the PDF
+     */
+    public function door(Plan $plan, SessionPlan $session, string $gym, bool $withWords = false): string
     {
         $pdf = new Sheet('P', $plan->name(), self::MARGIN);
         $this->write($pdf, Sheet::WORDS, 16, $gym, 90);
         $this->write($pdf, Sheet::NUMBERS, \strlen($plan->name()) > 40 ? 34 : 46, $plan->name());
         $this->write($pdf, Sheet::NUMBERS, 24, $this->when($plan, $session));
         $pdf->Ln(6);
-        $lines = self::doorLines($session);
+        $lines = self::doorLines($session, $withWords);
         // As large as one page allows.
         $left = self::BOTTOM - 14 - $pdf->GetY();
         $points = max(9.0, min(34.0, $left / (max(1, \count($lines)) * 0.55)));
-        foreach ($lines as [$isTitle, $text]) {
+        foreach ($lines as [$isSmall, $text]) {
             if ($pdf->GetY() > self::BOTTOM - 24) {
                 $this->write($pdf, Sheet::WORDS, 9, t('and more'), 90);
                 break;
             }
             $this->write(
                 $pdf,
-                $isTitle ? Sheet::WORDS : Sheet::NUMBERS,
-                $isTitle ? 0.6 * $points : $points,
+                $isSmall ? Sheet::WORDS : Sheet::NUMBERS,
+                $isSmall ? 0.6 * $points : $points,
                 $text,
-                $isTitle ? 90 : 255,
+                $isSmall ? 90 : 255,
             );
         }
         $pdf->setY(-22);
@@ -165,7 +171,7 @@ final readonly class SessionSheet
                     implode(
                         ', ',
                         array_map(
-                            static fn (Set $set): string => self::exercise($set, $advice).' '.$set->seconds.' s',
+                            static fn (Set $set): string => self::exercise($set, $advice).' '.self::clock(1000 * $set->seconds),
                             $round->everybody->sets,
                         ),
                     ),
@@ -264,8 +270,8 @@ final readonly class SessionSheet
         return 'Load. '.implode('. ', $parts).'.';
     }
 
-    /** @return list<array{bool, string}> whether it is a title, and the text */
-    private static function doorLines(SessionPlan $session): array
+    /** @return list<array{bool, string}> whether it is small, as titles and words are, and the text */
+    private static function doorLines(SessionPlan $session, bool $withWords): array
     {
         $lines = [];
         foreach ($session->blocks as $block) {
@@ -274,15 +280,18 @@ final readonly class SessionSheet
                 foreach ([$round->everybody, ...$round->lanes] as $lane) {
                     foreach ($lane->sets as $set) {
                         foreach ($set->combinations as $combination) {
-                            $seen[$combination->text] = strtr($combination->text, [' ' => '  ']);
+                            $seen[$combination->text] = $combination;
                         }
                     }
                 }
             }
             $seconds = $session->withBlocks([$block])->seconds();
             $lines[] = [true, $block->name.', '.Duration::inWords($seconds)];
-            foreach ($seen as $text) {
-                $lines[] = [false, $text];
+            foreach ($seen as $combination) {
+                $lines[] = [false, strtr($combination->text, [' ' => '  '])];
+                if ($withWords) {
+                    $lines[] = [true, Words::byRole()->write($combination->inStance)];
+                }
             }
         }
 
@@ -311,6 +320,10 @@ final readonly class SessionSheet
 
         return $day
             .Duration::inWords($session->seconds())
+            .' · '
+            .([] === $session->tracks
+                ? t('level {level}', level: $session->level)
+                : implode(', ', array_column($session->tracks, 'name')))
             .(null === $plan->course() ? '' : ' · '.$plan->course()->name());
     }
 

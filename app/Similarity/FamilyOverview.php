@@ -12,14 +12,14 @@ final readonly class FamilyOverview
     /**
      * @param list<ChainRow> $orphans combinations without relatives, the first of them by name
      * @param int $orphanCount how many there are
-     * @param array<int, int> $children number of children by id, the most first
-     * @param array<int, ChainRow> $hubs by id
+     * @param array<int, int> $members number of combinations that grew from each root by its id, the most first
+     * @param array<int, ChainRow> $roots by id
      */
     public function __construct(
         public array $orphans,
         public int $orphanCount,
-        public array $children,
-        public array $hubs,
+        public array $members,
+        public array $roots,
     ) {
     }
 }

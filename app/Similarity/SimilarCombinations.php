@@ -237,25 +237,31 @@ final readonly class SimilarCombinations
     public function overview(int $most): FamilyOverview
     {
         $parents = Family::parents($this->chains->stems());
-        $children = array_count_values(array_filter($parents, static fn (?int $parent): bool => null !== $parent));
-        $orphans = array_keys(
-            array_filter(
-                $parents,
-                static fn (?int $parent, int $id): bool => null === $parent && !isset($children[$id]),
-                \ARRAY_FILTER_USE_BOTH,
-            ),
+        $members = [];
+        foreach ($parents as $id => $parent) {
+            $root = $id;
+            while (null !== ($parents[$root] ?? null)) {
+                $root = $parents[$root];
+            }
+            $members[$root] = ($members[$root] ?? -1) + 1;
+        }
+        arsort($members);
+        $orphans = array_keys($members, 0, true);
+        $roots = \array_slice(
+            array_filter($members, static fn (int $count): bool => $count > 0),
+            0,
+            $most,
+            true,
         );
-        arsort($children);
-        $hubs = \array_slice($children, 0, $most, true);
         $shown = array_flip(\array_slice($orphans, 0, $most));
         $rows = [];
-        foreach ($this->chains->withIds([...array_keys($hubs), ...array_keys($shown)]) as $row) {
+        foreach ($this->chains->withIds([...array_keys($roots), ...array_keys($shown)]) as $row) {
             $rows[$row->id] = $row;
         }
         $orphanRows = array_values(array_intersect_key($rows, $shown));
         usort($orphanRows, static fn (ChainRow $a, ChainRow $b): int => $a->name <=> $b->name);
 
-        return new FamilyOverview($orphanRows, \count($orphans), $hubs, array_intersect_key($rows, $hubs));
+        return new FamilyOverview($orphanRows, \count($orphans), $roots, array_intersect_key($rows, $roots));
     }
 
     /** @return list<ChainRow> what shares a hash of its neighbourhood */

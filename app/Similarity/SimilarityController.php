@@ -79,14 +79,14 @@ final readonly class SimilarityController
         return new JsonResponse([
             'orphans' => $this->relatives($overview->orphans, $numbering),
             'orphanCount' => $overview->orphanCount,
-            'hubs' => array_map(
-                fn (int $id, int $children): Hub => new Hub(
-                    $overview->hubs[$id],
-                    $this->matches->text($overview->hubs[$id], $numbering),
-                    $children,
+            'roots' => array_map(
+                fn (int $id, int $members): FamilyRoot => new FamilyRoot(
+                    $overview->roots[$id],
+                    $this->matches->text($overview->roots[$id], $numbering),
+                    $members,
                 ),
-                array_keys($overview->children),
-                $overview->children,
+                array_keys($overview->members),
+                $overview->members,
             ),
         ]);
     }

@@ -223,8 +223,8 @@ final class CombinationQueryTest extends ApiTestCase
 
         $overview = $this->ask('GET', '/api/family')->body;
         self::assertSame(
-            ['1 2 3 exit' => 2, '1 2 exit' => 1],
-            array_column((array) $overview['hubs'], 'children', 'name'),
+            ['1 2 exit' => 3],
+            array_column((array) $overview['roots'], 'members', 'name'),
         );
         self::assertSame(['13 exit', '2 3 exit'], array_column((array) $overview['orphans'], 'name'));
     }

@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { useCallback } from "react";
+import { useNavigate } from "react-router";
 import type { Combination, Mend, NumberingId, Rules, Stance } from "../api/client";
 import { useNumbering } from "../api/useNumbering";
 import type { KeyedEdit } from "../combination-line/CombinationLine";
@@ -16,6 +17,7 @@ export function useBenchActions(bench: BenchWork, stored: Draft | null) {
   const { draft, change, history, begin, entry, next, itemEdits, saving, setShownStance, setCompared } = bench;
   const { text, stance, numbering } = draft;
   const mine = useNumbering();
+  const navigate = useNavigate();
   useShortcut("save", () =>
     saving.isOpen ? document.querySelector<HTMLFormElement>("#save-form")?.requestSubmit() : saving.open(),
   );
@@ -38,10 +40,18 @@ export function useBenchActions(bench: BenchWork, stored: Draft | null) {
   );
   const onCarry = useCallback(
     (carried: string, to: Stance) => {
+      if (stored) {
+        // A variant for the other stance is a combination of its own; the stored one stays.
+        const { name, rules, themes, note } = stored;
+        void navigate("/bench", {
+          state: { fresh: { name: t`${name}, ${to}`, text: carried, stance: to, rules, themes, note } },
+        });
+        return;
+      }
       change({ text: carried, stance: to });
       setShownStance(to);
     },
-    [change, setShownStance],
+    [change, setShownStance, stored, navigate],
   );
   const onNext = useStable((what: string) => entry.pressAfter(what, next.next?.after ?? null));
   const onMend = useStable((mend: Mend) => {

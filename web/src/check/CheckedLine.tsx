@@ -9,6 +9,7 @@ import { StanceWords } from "../combination-line/StanceWords";
 import { PlayBar } from "../play/PlayBar";
 import { usePlay } from "../play/usePlay";
 import { useShortcut } from "../ui/useShortcut";
+import { NumbersMeaning } from "./NumbersMeaning";
 import "./check.css";
 
 interface Props {
@@ -67,10 +68,15 @@ export const CheckedLine = memo(function CheckedLine({
       <Flex wrap align="center" gap="var(--space-2) var(--space-8)" className="line-foot">
         <PlayBar play={play}>
           <button type="button" className="link-button" aria-expanded={explains} onClick={() => setExplains(!explains)}>
-            {explains ? t`Hide the signs` : t`What the signs mean`}
+            {explains ? t`Hide the signs` : t`What the signs and numbers mean`}
           </button>
         </PlayBar>
-        {explains && <Legend />}
+        {explains && (
+          <>
+            <Legend />
+            <NumbersMeaning />
+          </>
+        )}
       </Flex>
       <StanceWords
         stances={stances}

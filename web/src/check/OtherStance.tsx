@@ -41,6 +41,11 @@ export const OtherStance = memo(function OtherStance({ check, compare, onSelect,
             <button type="button" disabled={change.at === null} onClick={() => onSelect?.(change.at)}>
               {change.message}
             </button>
+            {change.id === "liver-lost" && differs && (
+              <Button size="small" onClick={() => onCarry(carry.text, carry.stance)}>
+                <Trans>Same hand instead</Trans>
+              </Button>
+            )}
           </li>
         ))}
       </ul>

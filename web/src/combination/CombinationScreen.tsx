@@ -15,6 +15,7 @@ import { FamilyTree } from "../family/FamilyTree";
 import { useFamily } from "../family/useFamily";
 import { NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
+import type { Fresh } from "../ui/newCombination";
 import { Segmented } from "../ui/Segmented";
 import { Trail } from "../ui/Trail";
 import { VerdictMark } from "../ui/VerdictMark";
@@ -172,7 +173,6 @@ function OtherCombinationStance({
   onSelect: (position: number | null) => void;
 }) {
   const navigate = useNavigate();
-  const readIn = useNumbering();
   return (
     <OtherStance
       check={check}
@@ -190,9 +190,11 @@ function OtherCombinationStance({
         })
       }
       onSelect={onSelect}
-      onCarry={(chain, stance) =>
-        navigate(`/bench?${new URLSearchParams({ chain, stance, rules: combination.rules, numbering: readIn })}`)
-      }
+      onCarry={(text, stance) => {
+        const { name, rules, themes, note } = combination;
+        const fresh: Fresh = { fresh: { name: t`${name}, ${stance}`, text, stance, rules, themes, note } };
+        void navigate("/bench", { state: fresh });
+      }}
     />
   );
 }

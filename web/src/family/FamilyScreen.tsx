@@ -3,11 +3,12 @@ import { Trans } from "@lingui/react/macro";
 import { Link } from "react-router";
 import { Loaded } from "../ui/Loaded";
 import { Trail } from "../ui/Trail";
+import { FamilyForest } from "./FamilyForest";
 import { useFamilyOverview } from "./useFamily";
 import "../ui/gym.css";
 import "./family.css";
 
-/** Shows which combinations most others grow from, and which have no family. */
+/** Shows the families of the library as trees, and the combinations that have none. */
 export default function FamilyScreen() {
   const overview = useFamilyOverview();
   return (
@@ -17,35 +18,22 @@ export default function FamilyScreen() {
         <Trans>Families</Trans>
       </h1>
       <p className="small">
-        <Trans>A combination grew from the longest other one that it starts with. Open one to see its tree.</Trans>
+        <Trans>
+          Each combination is below the longest one it starts with; only what it adds is drawn again. Arrow keys walk
+          through a family, Enter opens a combination.
+        </Trans>
       </p>
       <Loaded query={overview} what={t`Comparing the library`} />
       {overview.data && (
-        <div className="columns">
-          <section className="panel" aria-label={t`Most grow from these`}>
-            <div className="block">
-              <h2>
-                <Trans>Most grow from these</Trans>
-              </h2>
-              {overview.data.hubs.length === 0 && (
-                <p className="small">
-                  <Trans>No combination starts with another yet.</Trans>
-                </p>
-              )}
-            </div>
-            <table className="plain-table">
-              <tbody>
-                {overview.data.hubs.map((hub) => (
-                  <tr key={hub.id}>
-                    <td className="hub-count">{hub.children}</td>
-                    <td>
-                      <Link to={`/combinations/${hub.id}`}>{hub.name}</Link>
-                    </td>
-                    <td className="numbers">{hub.text}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+        <div className="columns families">
+          <section aria-label={t`Families`}>
+            {overview.data.roots.length === 0 ? (
+              <p className="panel block small">
+                <Trans>No combination starts with another yet.</Trans>
+              </p>
+            ) : (
+              <FamilyForest roots={overview.data.roots} />
+            )}
           </section>
           <section className="panel" aria-label={t`These stand alone`}>
             <div className="block">

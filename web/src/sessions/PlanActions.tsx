@@ -48,6 +48,7 @@ export function PlanActions({ plan, planner, onOpen, onShelve }: Props) {
             to: files("sheet.pdf"),
           },
           { label: t`Sheet for the door, PDF`, to: files("door.pdf") },
+          { label: t`Sheet for the door with words, PDF`, to: files("door.pdf?words=true") },
           { label: t`Cues, WebVTT`, to: files("cues.vtt") },
           { label: t`The plan, JSON`, to: files("plan.json") },
         ]}
