@@ -33,7 +33,7 @@ test("what flows from here follows the cursor, says its cause and is written in"
   await expect(entry(page)).toHaveValue("1 2 5");
   await page.mouse.move(5, 5);
   await page.getByRole("button", { name: "left jab", exact: true }).click();
-  await expect(strip).toContainText("After the item at the cursor");
+  await expect(strip).toContainText("What fits after the cursor");
   await strip.getByText("Moves").click();
   await strip.getByRole("button", { name: "slip lead, no wait" }).click();
   await expect(entry(page)).toHaveValue("1 slip-lead 2 5");

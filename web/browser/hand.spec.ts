@@ -177,9 +177,9 @@ test("hands alone are checked and saved as boxing, which is shown, and found und
   await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   await write(page, "1 2 3");
-  await expect(page.getByTitle("Hands: boxing")).toBeVisible();
+  await expect(page.getByTitle("Automatic: boxing")).toBeVisible();
   await write(page, "1 2 14l");
-  await expect(page.getByTitle("Chain: all limbs")).toBeVisible();
+  await expect(page.getByTitle("Automatic: kickboxing")).toBeVisible();
 });
 
 test("without a network the open bench works, and Back returns to the same place", async ({ page, context }) => {

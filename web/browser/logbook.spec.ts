@@ -144,6 +144,9 @@ test("a session is logged on a phone without the network, sent once when it is b
   await page.goto("/logbook/new");
   await page.getByRole("combobox", { name: "Course" }).click();
   await page.getByTitle("Beginners, boxing").click();
+  // The count begins with last time's.
+  await expect(page.getByText("As last time")).toBeVisible();
+  await page.getByRole("textbox", { name: "southpaw" }).fill("0");
   await page.getByRole("button", { name: "One southpaw more" }).tap();
   await page.getByRole("combobox", { name: "Add a combination" }).fill("Two doors");
   await page.getByTitle(/^Two doors/).click();

@@ -168,8 +168,8 @@ test("a search is read as a coach types it, and what is not understood finds not
   await expect(page.getByText("starts with a jab", { exact: true })).toBeVisible();
   await expect(page.getByText("ends with a kick, or ends with a knee")).toBeVisible();
   await page.getByRole("button", { name: "What can I search for?" }).click();
-  await page.getByRole("button", { name: "level 2" }).click();
-  await expect(search).toHaveValue("starts with jab and ends with a kick or a knee, level 2");
+  await page.getByRole("button", { name: "kickboxing level 2" }).click();
+  await expect(search).toHaveValue("starts with jab and ends with a kick or a knee, kickboxing level 2");
   await search.fill("nobody has this");
   await page.getByRole("button", { name: "“nobody has this”" }).click();
   await expect(search).toHaveValue('"nobody has this"');

@@ -134,22 +134,22 @@ test("rounds are stretched, copied, moved and taken out by keys, and a reload ha
   const first = handle(page, /^Rounds, round 1,/);
   await first.focus();
   await page.keyboard.press("Shift+ArrowRight");
-  await expect(rounds(page).getByLabel("Work (s)")).toHaveValue("195");
+  await expect(rounds(page).getByLabel("Work", { exact: true })).toHaveValue("3:15");
   await page.keyboard.press("Control+d");
   await expect(rounds(page).getByRole("article")).toHaveCount(2);
   await page.keyboard.press("Shift+ArrowLeft");
-  await expect(rounds(page).getByLabel("Work (s)").nth(1)).toHaveValue("180");
+  await expect(rounds(page).getByLabel("Work", { exact: true }).nth(1)).toHaveValue("3:00");
   await expect(handle(page, /^Rounds, round 2,/)).toBeFocused();
   await page.keyboard.press("Alt+ArrowLeft");
-  await expect(rounds(page).getByLabel("Work (s)").first()).toHaveValue("180");
+  await expect(rounds(page).getByLabel("Work", { exact: true }).first()).toHaveValue("3:00");
   await page.keyboard.press("Delete");
   await expect(rounds(page).getByRole("article")).toHaveCount(1);
   await page.keyboard.press("Control+z");
   await expect(rounds(page).getByRole("article")).toHaveCount(2);
   await saved(page);
   await page.reload();
-  await expect(rounds(page).getByLabel("Work (s)").first()).toHaveValue("180");
-  await expect(rounds(page).getByLabel("Work (s)").nth(1)).toHaveValue("195");
+  await expect(rounds(page).getByLabel("Work", { exact: true }).first()).toHaveValue("3:00");
+  await expect(rounds(page).getByLabel("Work", { exact: true }).nth(1)).toHaveValue("3:15");
 });
 
 async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
@@ -185,7 +185,7 @@ test("a combination is dropped from the library, a round is moved on the clock a
   await page.getByRole("button", { name: "Add Cellar window to the selected set" }).click();
   await expect(rounds(page).getByText("1 2 3b exit", { exact: true })).toHaveCount(2);
   const second = rounds(page).getByRole("article").nth(1);
-  await second.getByLabel("Work (s)").fill("60");
+  await second.getByLabel("Work", { exact: true }).fill("1:00");
   await page.keyboard.press("Tab");
   await expect(handle(page, /^Rounds, round 2, 1:00/)).toBeVisible();
   // Until the answer is there the round is drawn at its old length.
@@ -282,7 +282,7 @@ test("a problem is shown at its place, and nothing is lost", async ({ page }) =>
   await saved(page);
   await page.reload();
   await expect(rounds(page).getByText("1 99", { exact: true })).toBeVisible();
-  await rounds(page).getByRole("button", { name: "Take 1 99 out" }).click();
+  await rounds(page).getByRole("button", { name: "Remove 1 99" }).click();
   await expect(advisories).toContainText("This set is empty");
   await rounds(page).getByLabel("Type a combination").fill("jab cross; 1 step-back 31");
   await page.keyboard.press("Enter");

@@ -22,7 +22,7 @@ test("a typed chain is checked, mended, saved, found by another coach and mirror
   await page.getByText("Defence", { exact: true }).click();
   await page.getByRole("button", { name: "slip rear" }).click();
   await page.getByRole("region", { name: "Touch pad" }).getByText("Hands", { exact: true }).click();
-  await page.getByRole("button", { name: "2 straight" }).click();
+  await page.getByRole("button", { name: "2 cross" }).click();
   await page.getByText("Footwork", { exact: true }).click();
   await page.getByRole("button", { name: "exit", exact: true }).click();
   await expect(entry(page)).toHaveValue("1 2 3b slip-rear 2 exit");

@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
-import { lazy, Suspense, useEffect, useState } from "react";
+import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import { Outlet, ScrollRestoration } from "react-router";
 import { may, useSession } from "../api/session";
 import { SignIn } from "../sign-in/SignIn";
@@ -11,11 +11,11 @@ import { fetchScreens } from "../ui/screens";
 import { useShortcut } from "../ui/useShortcut";
 import { showTimesOf } from "../ui/words";
 import { Bar } from "./Bar";
-import { GuideDialog } from "./GuideDialog";
 import { Notices } from "./Notices";
 import { useLostFocus } from "./useLostFocus";
 import { usePage } from "./usePage";
 
+const GuideDialog = lazy(() => import("./GuideDialog"));
 /** Only the demo needs it. */
 const DemoLine = lazy(() => import("../gym/DemoLine"));
 
@@ -23,6 +23,8 @@ const DemoLine = lazy(() => import("../gym/DemoLine"));
 export function Frame() {
   const session = useSession();
   const [showKeys, setShowKeys] = useState(false);
+  const wasShown = useRef(false);
+  wasShown.current ||= showKeys;
 
   usePage();
   useLostFocus();
@@ -64,7 +66,11 @@ export function Frame() {
           <Outlet />
         </Suspense>
       </div>
-      <GuideDialog isOpen={showKeys} onClose={() => setShowKeys(false)} />
+      {wasShown.current && (
+        <Suspense>
+          <GuideDialog isOpen={showKeys} onClose={() => setShowKeys(false)} />
+        </Suspense>
+      )}
     </>
   );
 }

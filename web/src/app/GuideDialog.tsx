@@ -5,7 +5,7 @@ import { Dialog } from "../ui/Dialog";
 import { SHORTCUTS } from "../ui/useShortcut";
 
 /** The pages of the guide, and the keys that work on every screen. */
-export function GuideDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+export default function GuideDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   return (
     <Dialog open={isOpen} onClose={onClose} title={t`Guide and keys`}>
       <p className="guide-links">

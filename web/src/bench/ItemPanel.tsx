@@ -52,11 +52,10 @@ export function ItemPanel({ name, edits, toFocus, onEdit, onClose }: Props) {
                 key={edit.kind + edit.name}
                 type="button"
                 className={`chip next-${edit.verdict}`}
+                disabled={!edits}
                 onClick={() => {
-                  if (edits) {
-                    toFocus.current = panel.current?.contains(document.activeElement) ?? false;
-                    onEdit(edit);
-                  }
+                  toFocus.current = panel.current?.contains(document.activeElement) ?? false;
+                  onEdit(edit);
                 }}
                 aria-label={t`${edit.name}: then it ${VERDICTS[edit.verdict].word}`}
               >

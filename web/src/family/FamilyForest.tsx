@@ -60,20 +60,22 @@ function Tree({ root }: { root: Root }) {
   };
   const onKey = (event: KeyboardEvent, at: number) => {
     const row = rows[at] as FamilyRow;
-    const act: Record<string, () => void> = {
-      ArrowDown: () => go(at + 1),
-      ArrowUp: () => go(at - 1),
-      ArrowRight: () => (row.children > 0 && !row.isOpen ? setOpen(row, true) : go(at + (row.isOpen ? 1 : 0))),
-      ArrowLeft: () => (row.isOpen ? setOpen(row, false) : go(row.parent ?? at)),
-      Enter: () => void navigate(`/combinations/${row.one.id}`),
-      Home: () => go(0),
-      End: () => go(rows.length - 1),
-    };
-    const key = act[event.key];
-    if (key && event.target === event.currentTarget) {
-      event.preventDefault();
-      key();
+    if (event.target !== event.currentTarget) {
+      return;
     }
+    const next = stepFrom(rows, at, event.key);
+    if (event.key === "Enter") {
+      void navigate(`/combinations/${row.one.id}`);
+    } else if (event.key === "ArrowRight" && row.children > 0 && !row.isOpen) {
+      setOpen(row, true);
+    } else if (event.key === "ArrowLeft" && row.isOpen) {
+      setOpen(row, false);
+    } else if (next !== null) {
+      go(next);
+    } else {
+      return;
+    }
+    event.preventDefault();
   };
   return (
     <>
@@ -120,6 +122,26 @@ function Tree({ root }: { root: Root }) {
       )}
     </>
   );
+}
+
+/** Returns the row to which a key goes; null where the key does not move. */
+function stepFrom(rows: FamilyRow[], at: number, key: string): number | null {
+  const row = rows[at];
+  switch (key) {
+    case "ArrowDown":
+    case "ArrowRight":
+      return at + 1;
+    case "ArrowUp":
+      return at - 1;
+    case "ArrowLeft":
+      return row?.parent ?? null;
+    case "Home":
+      return 0;
+    case "End":
+      return rows.length - 1;
+    default:
+      return null;
+  }
 }
 
 /** Draws the branches from each combination to those that grew from it. */

@@ -16,8 +16,6 @@ import { useShortcut } from "../ui/useShortcut";
 import { WordsSwitch } from "../ui/WordsSwitch";
 import { exportsOf, FILTERS, PAGE_SIZE, sortedBy, valuesOf } from "./filters";
 import { LibraryTable } from "./LibraryTable";
-import { NothingFound } from "./NothingFound";
-import { NotUnderstood } from "./NotUnderstood";
 import { SearchHelp } from "./SearchHelp";
 import { useFilters } from "./useFilters";
 import { useViewName, Views } from "./Views";
@@ -26,6 +24,8 @@ import "./library.css";
 /** Loaded once something is selected, because the library is the first page. */
 const BulkBar = lazy(() => import("./BulkBar").then(({ BulkBar }) => ({ default: BulkBar })));
 
+const NothingFound = lazy(() => import("./NothingFound").then((part) => ({ default: part.NothingFound })));
+const NotUnderstood = lazy(() => import("./NotUnderstood").then((part) => ({ default: part.NotUnderstood })));
 const TodayRow = lazy(() => import("./TodayRow"));
 
 /** Moves the focus into the list, from where arrow keys and Enter go on; tells whether there is a list. */
@@ -80,19 +80,21 @@ export default function LibraryScreen() {
         <WordsSwitch />
       </Flex>
       <Loaded query={library} what={t`Loading the library`} />
-      {data?.search.problems[0] && (
-        <NotUnderstood problem={data.search.problems[0]} typed={typed} onType={onType} onClear={clear} />
-      )}
-      {data && data.search.problems.length === 0 && data.combinations.length === 0 && (
-        <NothingFound
-          filtered={filtered}
-          archived={filters.archived === true}
-          onClear={clear}
-          onNew={() => navigate("/bench", { state: FRESH })}
-          without={data.without}
-          onWithout={onWithout}
-        />
-      )}
+      <Suspense>
+        {data?.search.problems[0] && (
+          <NotUnderstood problem={data.search.problems[0]} typed={typed} onType={onType} onClear={clear} />
+        )}
+        {data && data.search.problems.length === 0 && data.combinations.length === 0 && (
+          <NothingFound
+            filtered={filtered}
+            archived={filters.archived === true}
+            onClear={clear}
+            onNew={() => navigate("/bench", { state: FRESH })}
+            without={data.without}
+            onWithout={onWithout}
+          />
+        )}
+      </Suspense>
       {data && data.combinations.length > 0 && (
         <div className={old ? "library-old" : undefined}>
           <LibraryTable

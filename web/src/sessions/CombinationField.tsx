@@ -93,7 +93,6 @@ export function CombinationField({ isEmpty, takesMore = false, initial = "", onA
         <Input
           size="small"
           {...bounds("PlanCombination", "chain")}
-          // biome-ignore lint/a11y/noAutofocus: the chain was pressed to be changed
           autoFocus={initial !== ""}
           placeholder={isEmpty ? t`type a name or a combination, or drop one in` : t`another`}
           aria-label={initial === "" ? t`Type a combination` : t`Change ${initial}`}

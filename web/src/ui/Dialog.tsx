@@ -14,7 +14,7 @@ function focusFirstField(isOpen: boolean): void {
   if (!isOpen || !body || !hasKeyboard()) {
     return;
   }
-  const within = document.activeElement !== null && document.activeElement.matches(FIELDS);
+  const within = document.activeElement?.matches(FIELDS) ?? false;
   const first =
     body.querySelector<HTMLElement>(`.ant-modal-body :is(${FIELDS})`) ??
     body.querySelector<HTMLElement>(".ant-modal-footer .ant-btn-primary") ??
