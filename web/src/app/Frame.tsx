@@ -1,21 +1,22 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
-import { lazy, Suspense, useEffect, useRef, useState } from "react";
+import { type ComponentProps, lazy, Suspense, useEffect, useRef, useState } from "react";
 import { Outlet, ScrollRestoration } from "react-router";
 import { may, useSession } from "../api/session";
 import { SignIn } from "../sign-in/SignIn";
 import { NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
-import { fetchScreens } from "../ui/screens";
+import { fetchScreens, screen } from "../ui/screens";
 import { useShortcut } from "../ui/useShortcut";
 import { showTimesOf } from "../ui/words";
 import { Bar } from "./Bar";
+import type Guide from "./GuideDialog";
 import { Notices } from "./Notices";
 import { useLostFocus } from "./useLostFocus";
 import { usePage } from "./usePage";
 
-const GuideDialog = lazy(() => import("./GuideDialog"));
+const GuideDialog = screen<ComponentProps<typeof Guide>>(() => import("./GuideDialog"));
 /** Only the demo needs it. */
 const DemoLine = lazy(() => import("../gym/DemoLine"));
 

@@ -3,6 +3,10 @@ import { useSyncExternalStore } from "react";
 import palette from "../../../core/data/palette.json";
 import { isDark, onAppearance } from "../ui/appearance";
 
+/** Height in px of what is pressed with a finger. */
+const FINGER = 44;
+const isTouch = window.matchMedia?.("(pointer: coarse)").matches ?? false;
+
 /** The theme of Ant Design in our palette. */
 function themeOf(dark: boolean): ThemeConfig {
   const colours = dark ? palette.dark : palette.colours;
@@ -29,7 +33,8 @@ function themeOf(dark: boolean): ThemeConfig {
       borderRadius: 5,
       fontFamily: `"IBM Plex Sans", sans-serif`,
       fontSize: 15,
-      controlHeight: 38,
+      controlHeight: isTouch ? FINGER : 38,
+      ...(isTouch && { controlHeightSM: FINGER }),
       // No motion: a button whose answer came within its fade kept its spinner.
       motion: false,
     },

@@ -52,6 +52,8 @@ export function useBench({ id, stored, proposal }: BenchProps) {
   const itemEdits = useItemEdits(request, settled ? readable : undefined, picked, entry.replace);
   const saving = useSaving({ draft, combinationId, proposal, checked, leaveFor: work.leaveFor });
   const [shownStance, setShownStance] = useState<Stance>(stance);
+  // A line from another screen brings its stance along, and undo takes it back.
+  useEffect(() => setShownStance(stance), [stance]);
   const [compared, setCompared] = useState<Mend | null>(null);
 
   // A chain from another screen may be opened with the save drawer.

@@ -1,7 +1,7 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex, Input, type InputRef, Select } from "antd";
-import { lazy, type RefObject, Suspense, useRef, useState } from "react";
+import { type ComponentProps, lazy, type RefObject, Suspense, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { CombinationPage, CombinationRow } from "../api/client";
 import { useReachable } from "../api/connection";
@@ -12,10 +12,13 @@ import { FirstVisit } from "../ui/FirstVisit";
 import { Loaded } from "../ui/Loaded";
 import { FRESH } from "../ui/newCombination";
 import { Pages } from "../ui/Pages";
+import { screen } from "../ui/screens";
 import { useShortcut } from "../ui/useShortcut";
 import { WordsSwitch } from "../ui/WordsSwitch";
 import { exportsOf, FILTERS, PAGE_SIZE, sortedBy, valuesOf } from "./filters";
 import { LibraryTable } from "./LibraryTable";
+import type Nothing from "./NothingFound";
+import type Unclear from "./NotUnderstood";
 import { SearchHelp } from "./SearchHelp";
 import { useFilters } from "./useFilters";
 import { useViewName, Views } from "./Views";
@@ -24,8 +27,8 @@ import "./library.css";
 /** Loaded once something is selected, because the library is the first page. */
 const BulkBar = lazy(() => import("./BulkBar").then(({ BulkBar }) => ({ default: BulkBar })));
 
-const NothingFound = lazy(() => import("./NothingFound").then((part) => ({ default: part.NothingFound })));
-const NotUnderstood = lazy(() => import("./NotUnderstood").then((part) => ({ default: part.NotUnderstood })));
+const NothingFound = screen<ComponentProps<typeof Nothing>>(() => import("./NothingFound"));
+const NotUnderstood = screen<ComponentProps<typeof Unclear>>(() => import("./NotUnderstood"));
 const TodayRow = lazy(() => import("./TodayRow"));
 
 /** Moves the focus into the list, from where arrow keys and Enter go on; tells whether there is a list. */

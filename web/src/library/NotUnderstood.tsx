@@ -11,7 +11,7 @@ interface Props {
 }
 
 /** Shown instead of the list: the part of the search that was not understood, with suggestions. */
-export function NotUnderstood({ problem, typed, onType, onClear }: Props) {
+export default function NotUnderstood({ problem, typed, onType, onClear }: Props) {
   const quoted = typed.replaceAll('"', "");
   return (
     <div className="panel empty">

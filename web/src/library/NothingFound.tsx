@@ -6,7 +6,7 @@ import type { CombinationPage } from "../api/client";
 import { useMay } from "../api/session";
 
 /** Shown instead of an empty list: why it is empty, and what would fill it. */
-export function NothingFound({
+export default function NothingFound({
   filtered,
   archived,
   onClear,

@@ -1,10 +1,12 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { lazy, Suspense, useState } from "react";
+import { type ComponentProps, Suspense, useState } from "react";
 import { Dialog } from "../ui/Dialog";
 import { Loading } from "../ui/Loading";
+import { screen } from "../ui/screens";
+import type Patterns from "./SearchPatterns";
 
-const SearchPatterns = lazy(() => import("./SearchPatterns"));
+const SearchPatterns = screen<ComponentProps<typeof Patterns>>(() => import("./SearchPatterns"));
 
 /** Explains the words that a search understands. */
 export function SearchHelp({ onTry }: { onTry: (text: string) => void }) {

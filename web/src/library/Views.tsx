@@ -1,16 +1,16 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { Button, Flex, Input } from "antd";
-import { type FormEvent, useState } from "react";
-import { bounds } from "../api/bounds";
+import { type ComponentProps, Suspense, useState } from "react";
 import { answered, api, type View } from "../api/client";
 import { refresh } from "../api/keys";
 import { useMay, useSession } from "../api/session";
 import { useViews } from "../library-search/useLibrary";
-import { Dialog } from "../ui/Dialog";
-import { Failure } from "../ui/Failure";
+import { screen } from "../ui/screens";
 import { useNotice } from "../ui/useNotice";
+import type Save from "./SaveView";
+
+const SaveView = screen<ComponentProps<typeof Save>>(() => import("./SaveView"));
 
 /** Returns the query string without the page, as saved in a view. */
 function viewOf(address: URLSearchParams): string {
@@ -76,51 +76,11 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
           <Trans>Delete “{open.name}”</Trans>
         </button>
       )}
-      <SaveView address={now} isOpen={naming} onClose={() => setNaming(false)} />
+      {naming && (
+        <Suspense>
+          <SaveView address={now} onClose={() => setNaming(false)} />
+        </Suspense>
+      )}
     </span>
-  );
-}
-
-/** Saves the search that is shown under a name. */
-function SaveView({ address, isOpen, onClose }: { address: string; isOpen: boolean; onClose: () => void }) {
-  const queries = useQueryClient();
-  const [name, setName] = useState("");
-  const [shared, setShared] = useState(false);
-  const save = useMutation({
-    mutationFn: () => answered(api.POST("/api/views", { body: { name, address, shared } })),
-    onSuccess: () => {
-      onClose();
-      setName("");
-      void refresh(queries, "/api/views");
-    },
-  });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    save.mutate();
-  };
-  return (
-    <Dialog open={isOpen} onClose={onClose} title={t`Save view`}>
-      <Flex component="form" vertical gap="small" className="form-narrow" onSubmit={submit}>
-        <label htmlFor="view-name">
-          <Trans>Name</Trans>
-        </label>
-        <Input
-          id="view-name"
-          autoFocus
-          value={name}
-          {...bounds("ViewRequest", "name")}
-          onChange={(event) => setName(event.target.value)}
-          placeholder={t`Such as Liver work for level 2`}
-        />
-        <label>
-          <input type="checkbox" checked={shared} onChange={(event) => setShared(event.target.checked)} />{" "}
-          <Trans>Share it with the other coaches</Trans>
-        </label>
-        <Failure error={save.error} />
-        <Button type="primary" htmlType="submit" loading={save.isPending} disabled={name.trim() === ""}>
-          <Trans>Save view</Trans>
-        </Button>
-      </Flex>
-    </Dialog>
   );
 }

@@ -37,8 +37,8 @@ export function PlanHead({ plan, planner, document, onReasons }: Props) {
   /** Archives or restores the session. */
   const shelve = async () => {
     try {
-      await shelving.mutateAsync({ id: plan.id, version: planner.version, archived: plan.archived });
-      await planner.takeTheirs();
+      const stored = await shelving.mutateAsync({ id: plan.id, version: planner.version, archived: plan.archived });
+      planner.continueFrom(stored.version);
     } catch (error) {
       notice.failed(error);
     }

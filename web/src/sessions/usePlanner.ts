@@ -220,6 +220,8 @@ export function usePlanner(plan: Plan) {
   });
 
   const { change } = history;
+  /** Continues from a version that only archived or restored the session; what was typed meanwhile stays. */
+  const continueFrom = useCallback((version: number) => setBase((before) => ({ ...before, version })), []);
   /** Takes another coach's version; undo brings the own one back. */
   const takeTheirs = useCallback(async () => {
     const theirs = await answered(api.GET("/api/plans/{id}", { params: { path: { id: plan.id } } }));
@@ -243,7 +245,18 @@ export function usePlanner(plan: Plan) {
     }
   });
 
-  return { ...history, draft, version: base.version, saving, trouble, others, save, takeTheirs, keepMine };
+  return {
+    ...history,
+    draft,
+    version: base.version,
+    saving,
+    trouble,
+    others,
+    save,
+    continueFrom,
+    takeTheirs,
+    keepMine,
+  };
 }
 
 export type Planner = ReturnType<typeof usePlanner>;
