@@ -72,7 +72,16 @@ final readonly class RoundReader
             $fields->problem(t('This round has no set yet. Drop a combination in, or choose a drill.'), 'sets', false);
         }
         $settings = new RoundSettings($plan, $medium, $stance);
-        $everybody = new Lane([new Window(0, $seconds)], $this->sets($sets, $fields, $seconds, $settings));
+        // Where every track has sets of its own, nobody does those of everybody, and they need not be complete.
+        $own = array_filter(
+            $tracks,
+            static fn (PlanFields $track): bool => \is_array($track->raw('sets')) && [] !== $track->raw('sets'),
+        );
+        $isUnused = [] !== $own && \count($own) >= \count($plan->tracks);
+        $everybody = new Lane(
+            [new Window(0, $seconds)],
+            $isUnused ? [] : $this->sets($sets, $fields, $seconds, $settings),
+        );
         $lanes = [];
         foreach ($tracks as $index => $track) {
             $number = $track->whole(

@@ -203,6 +203,22 @@ final class PlanReaderTest extends TestCase
         self::assertCount(1, Plans::problems($plan));
     }
 
+    public function testSetsOfEverybodyNeedNotBeCompleteWhereEveryTrackHasItsOwn(): void
+    {
+        $tracks = [['name' => 'One', 'level' => 1], ['name' => 'Two', 'level' => 2]];
+        $own = static fn (int $track): array => [
+            'track' => $track,
+            'sets' => [['drill' => 'repeat', 'combinations' => ['1 2']]],
+        ];
+        $round = ['seconds' => 60, 'sets' => [['drill' => 'repeat', 'combinations' => []]]];
+        $problems = static fn (array ...$lanes): array => Plans::problems(
+            Plans::of([[...$round, 'tracks' => $lanes]], ['tracks' => $tracks]),
+        );
+
+        self::assertSame([], $problems($own(0), $own(1)));
+        self::assertNotSame([], $problems($own(0)), 'the second track does what everybody does');
+    }
+
     public function testSetsWithoutSecondsShareWhatIsLeft(): void
     {
         $plan = Plans::read(

@@ -58,6 +58,7 @@ export function Bench({ id, stored, proposal }: BenchProps) {
         isNew={except === null}
         except={except}
         saving={saving}
+        request={bench.request}
         similar={similar}
         onChange={change}
       />

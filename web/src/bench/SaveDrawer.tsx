@@ -1,9 +1,11 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { useQuery } from "@tanstack/react-query";
 import { Drawer, Flex, type InputRef } from "antd";
 import { type FormEvent, useRef, useState } from "react";
 import { Link } from "react-router";
-import type { Check, Matches } from "../api/client";
+import type { Check, CheckRequest, Matches } from "../api/client";
+import { checkOf } from "../check/checkOf";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Alert } from "../ui/Alert";
 import { layers } from "../ui/layers";
@@ -21,15 +23,18 @@ interface Props {
   /** The combination being changed; null for a new one. */
   except: number | null;
   saving: Saving;
+  request: CheckRequest;
   similar: Matches | null | undefined;
   onChange: (change: Partial<Draft>, typed?: boolean) => void;
 }
 
 /** The drawer for the name and other fields of a combination. */
-export function SaveDrawer({ check, draft, isNew, except, saving, similar, onChange }: Props) {
+export function SaveDrawer({ check, draft, isNew, except, saving, request, similar, onChange }: Props) {
   const { doing, isWaiting } = saving;
   const nameless = draft.name.trim() === "";
   const [isAsked, setAsked] = useState(false);
+  const picture = useQuery({ ...checkOf({ ...request, draw: ["card"] }), enabled: saving.isOpen && check !== undefined }).data
+    ?.check.drawings?.card;
   const field = useRef<InputRef>(null);
   // One entry serves both stances, because a chain is stored by lead and rear.
   const there = similar?.matches.find(({ relation, notation }) => relation === "same" && notation === check?.notation);
@@ -79,12 +84,7 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
             }
           />
         )}
-        {check?.drawings?.card && (
-          <CombinationLine
-            drawing={check.drawings.card}
-            name={t`Combination line of what is saved: ${check.text ?? ""}`}
-          />
-        )}
+        {picture && <CombinationLine drawing={picture} name={t`Combination line of what is saved: ${draft.text}`} />}
         <SaveFields
           draft={draft}
           check={check}

@@ -34,7 +34,8 @@ export function useBench({ id, stored, proposal }: BenchProps) {
     [text, stance, rules, numbering, options],
   );
   const caret = useStable((): number => entry.caret());
-  const checked = useCheck({ ...request, with: ["next", "similar", "mends"], except }, caret);
+  // The picture of the save drawer is drawn when it opens; a key draws one picture.
+  const checked = useCheck({ ...request, draw: ["full"], with: ["next", "similar", "mends"], except }, caret);
   const { latest, readable, current } = checked;
   const settled = current && latest !== undefined && latest === readable;
   const entry = useEntry({

@@ -2,10 +2,10 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import type { Check, CheckRequest } from "../api/client";
 import { useReachable } from "../api/connection";
-import { useDebounced } from "../ui/useDebounced";
+import { useThrottled } from "../ui/useThrottled";
 import { type CheckAnswer, checkOf } from "./checkOf";
 
-/** Keys within this time in ms, as from a paste or the pad, make one request. */
+/** Time in ms between requests: a key is sent at once, those that follow within this time together. */
 const PAUSE_MS = 20;
 /** Time in ms after which an answer is late, and the shown result is marked as outdated. */
 const LATE_MS = 600;
@@ -33,7 +33,7 @@ const NONE: Checked["parts"] = {};
  */
 export function useCheck(request: CheckRequest, caret?: () => number): Checked {
   const key = JSON.stringify(request);
-  const asked = useDebounced(key, PAUSE_MS);
+  const asked = useThrottled(key, PAUSE_MS);
   const readable = useRef<Check | undefined>(undefined);
 
   const question = JSON.parse(asked) as CheckRequest;

@@ -28,6 +28,7 @@ export function CombinationField({ isEmpty, takesMore = false, initial = "", onA
   const [isOpen, setOpen] = useState(false);
   const box = useRef<HTMLSpanElement>(null);
   const isChosen = useRef(false);
+  const isTaken = useRef(false);
   const linked = useLinkedChain();
   const q = useDebounced(text.trim(), 150);
   const isAsked = isOpen && q !== "" && q !== initial;
@@ -51,6 +52,8 @@ export function CombinationField({ isEmpty, takesMore = false, initial = "", onA
       onCancel?.();
       return;
     }
+    // Moving on takes the focus away, which must not add the same again.
+    isTaken.current = true;
     setText("");
     setOpen(false);
     if (isDone && box.current && !takesMore) {
@@ -78,6 +81,7 @@ export function CombinationField({ isEmpty, takesMore = false, initial = "", onA
           ),
         }))}
         onSearch={(next) => {
+          isTaken.current = false;
           setText(next);
           setOpen(true);
         }}
@@ -107,7 +111,7 @@ export function CombinationField({ isEmpty, takesMore = false, initial = "", onA
               onCancel();
             }
           }}
-          onBlur={() => void take(false)}
+          onBlur={() => !isTaken.current && void take(false)}
         />
       </AutoComplete>
     </span>

@@ -42,6 +42,9 @@ test("the rest of the minutes is filled with rounds like the last one", () => {
 
   expect([full.rounds, full.content.blocks[0]?.rounds.length]).toEqual([5, 6]);
   expect(filled(content, 28 * 60_000).rounds, "half a round does not fit").toBe(0);
+  const coolDown = { kind: "cool-down", name: "", rounds: [{ ...round("exercise"), rest: 0 }] };
+  const withEnd = filled(planOf({ ...content, blocks: [...content.blocks, coolDown] }), 9 * 60_000);
+  expect([withEnd.rounds, withEnd.content.blocks[1]?.rounds[0]?.seconds], "the last minute").toEqual([5, 240]);
 });
 
 test("a new block goes before the cool-down, a warm-up to the beginning", () => {

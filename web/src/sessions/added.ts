@@ -2,6 +2,7 @@ import type { Drill } from "../api/client";
 import type { PlanCombination, PlanContent, PlanRound } from "../api/schema";
 import { newSet, withBlock } from "./plan";
 import { nextRound } from "./startPlan";
+import { blockSeconds, isStretchable, stretched } from "./stretch";
 
 /** Tells whether a round waits for its first combination. */
 function isOpen(round: PlanRound, drills: Drill[]): boolean {
@@ -58,19 +59,30 @@ export function withAdded(
   return { content: now, ...place };
 }
 
-/** Returns how many more rounds like the last one fit into the planned minutes, and the plan with them. */
+/**
+ * Returns how many more rounds like the last one fit into the planned minutes, and the plan with them. What is left
+ * over lengthens the cool-down, or the warm-up where there is none.
+ */
 export function filled(content: PlanContent, lengthMs: number): { content: PlanContent; rounds: number } {
   const block = content.blocks.findLastIndex(({ kind }) => kind === "rounds");
   const rounds = content.blocks[block]?.rounds ?? [];
   const next = nextRound(rounds);
   const left = 60 * (content.minutes ?? 0) - lengthMs / 1000;
-  const count = block < 0 ? 0 : Math.max(0, Math.floor(left / Math.max(1, (next.seconds ?? 180) + next.rest)));
+  const each = Math.max(1, (next.seconds ?? 180) + next.rest);
+  const count = block < 0 ? 0 : Math.max(0, Math.floor(left / each));
+  const over = Math.max(0, left - count * each);
+  const full = withBlock(content, block, (one) => ({
+    ...one,
+    rounds: [...one.rounds, ...Array.from({ length: count }, () => nextRound(rounds))],
+  }));
+  const kinds = ["cool-down", "warm-up"].map((kind) =>
+    full.blocks.findLastIndex((one) => one.kind === kind && isStretchable(one)),
+  );
+  const end = kinds.find((at) => at >= 0);
   return {
     rounds: count,
-    content: withBlock(content, block, (one) => ({
-      ...one,
-      rounds: [...one.rounds, ...Array.from({ length: count }, () => nextRound(rounds))],
-    })),
+    content:
+      end === undefined || over === 0 ? full : withBlock(full, end, (one) => stretched(one, blockSeconds(one) + over)),
   };
 }
 

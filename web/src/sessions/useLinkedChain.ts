@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { type CombinationRow, server } from "../api/client";
+import { answered, api, type CombinationRow } from "../api/client";
 import type { PlanCombination } from "../api/schema";
 import { checkOf } from "../check/checkOf";
 import { useStable } from "../ui/useStable";
@@ -56,11 +56,8 @@ export function useLinkedChain(): (text: string) => Promise<PlanCombination> {
           ...checkOf({ text, stance: "orthodox", numbering: content.numbering, readIn: content.numbering, draw: [] }),
           retry: false,
         }),
-        queries.fetchQuery(
-          server.queryOptions("get", "/api/combinations", {
-            params: { query: { q: text, size: MAX_OFFERED, closest: true } },
-          }),
-        ),
+        // Not from the cache: the list of the field is cancelled when the field goes.
+        answered(api.GET("/api/combinations", { params: { query: { q: text, size: MAX_OFFERED, closest: true } } })),
       ]);
       const readable = check.check.problems.length === 0 ? check.check : null;
       const row = named(text, readable?.notation ?? null, found.combinations);
