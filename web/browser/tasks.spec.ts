@@ -189,7 +189,12 @@ test("ticked combinations are added to a session and shown on a wall by keys", a
   await expect(page.getByRole("link", { name: "Compare these two" })).toBeVisible();
   await page.getByRole("button", { name: "Add to a session" }).focus();
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("dialog").getByRole("button", { name: /Beginners, boxing/ }).first()).toBeVisible();
+  await expect(
+    page
+      .getByRole("dialog")
+      .getByRole("button", { name: /Beginners, boxing/ })
+      .first(),
+  ).toBeVisible();
   await page.getByRole("dialog").getByRole("button", { name: "A new session" }).focus();
   await page.keyboard.press("Enter");
   await expect(page.getByText("2 combinations were added to this session.")).toBeVisible();

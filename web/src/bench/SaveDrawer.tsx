@@ -33,8 +33,10 @@ export function SaveDrawer({ check, draft, isNew, except, saving, request, simil
   const { doing, isWaiting } = saving;
   const nameless = draft.name.trim() === "";
   const [isAsked, setAsked] = useState(false);
-  const picture = useQuery({ ...checkOf({ ...request, draw: ["card"] }), enabled: saving.isOpen && check !== undefined }).data
-    ?.check.drawings?.card;
+  const picture = useQuery({
+    ...checkOf({ ...request, draw: ["card"] }),
+    enabled: saving.isOpen && check !== undefined,
+  }).data?.check.drawings?.card;
   const field = useRef<InputRef>(null);
   // One entry serves both stances, because a chain is stored by lead and rear.
   const there = similar?.matches.find(({ relation, notation }) => relation === "same" && notation === check?.notation);

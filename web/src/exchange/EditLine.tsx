@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Input } from "antd";
-import { type FormEvent, useState } from "react";
+import { Button, Input, type InputRef } from "antd";
+import { type FormEvent, useRef, useState } from "react";
 import { bounds } from "../api/bounds";
 import { type NumberingId, type Stance, server } from "../api/client";
 import { replaceCharacters } from "../ui/characters";
@@ -24,6 +24,7 @@ interface Props {
 
 /** Edits one entry of a file in place, with problems and suggestions while typing. */
 export function EditLine({ name, chain, numbering, stance, saving, error, onSave, onClose }: Props) {
+  const field = useRef<InputRef>(null);
   const [text, setText] = useState(chain);
   const [called, setCalled] = useState(name);
   const settled = useDebounced(text, PAUSE_MS);
@@ -36,7 +37,13 @@ export function EditLine({ name, chain, numbering, stance, saving, error, onSave
   };
   return (
     <form className="edit-line" onSubmit={submit}>
-      <Input autoFocus value={text} onChange={(event) => setText(event.target.value)} aria-label={t`Chain`} />
+      <Input
+        ref={field}
+        autoFocus
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        aria-label={t`Chain`}
+      />
       <Input
         value={called}
         {...bounds("ImportLineRequest", "name")}
@@ -59,7 +66,11 @@ export function EditLine({ name, chain, numbering, stance, saving, error, onSave
                 key={nearest}
                 type="button"
                 className="chip"
-                onClick={() => setText(replaceCharacters(text, problem, nearest))}
+                onClick={() => {
+                  setText(replaceCharacters(text, problem, nearest));
+                  // Enter saves the corrected line.
+                  field.current?.focus();
+                }}
               >
                 {nearest}
               </button>

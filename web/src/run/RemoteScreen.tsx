@@ -82,7 +82,10 @@ function Remote({ run }: { run: Run }) {
             <WallPreview client={client} view={view} />
           </div>
           <RemoteButtons {...{ programme, position, stopped }} onPress={press} onSwap={() => setSwaps(true)} />
-          <SessionLine programme={programme} position={position} onJump={(toMs) => press({ kind: "jump", toMs })} />
+          <div className="remote-session">
+            <SessionLine programme={programme} position={position} onJump={(toMs) => press({ kind: "jump", toMs })} />
+            <RoundList programme={programme} position={position} onJump={(toMs) => press({ kind: "jump", toMs })} />
+          </div>
           <RemoteFoot followKey={run.followKey} onEnd={() => press({ kind: "end" })} />
         </>
       )}
@@ -101,34 +104,72 @@ function Remote({ run }: { run: Run }) {
   );
 }
 
-/** The whole session on one line; a tap jumps to the start of what is tapped. */
-function SessionLine({
-  programme,
-  position,
-  onJump,
-}: {
+interface SessionProps {
   programme: Programme;
   position: number;
   onJump: (toMs: number) => void;
-}) {
+}
+
+type Segment = Programme["segments"][number];
+
+/** Returns the segments of each track; tracks that do the same at the same time are one row. */
+function rowsOf(programme: Programme): { track: number | null; segments: Segment[] }[] {
+  const rows = new Map<string, { track: number | null; segments: Segment[] }>();
+  for (const track of tracksOf(programme)) {
+    const segments = programme.segments.filter((segment) => segment.track === null || segment.track === track);
+    const key = segments.map(({ fromMs, toMs, kind, title }) => `${fromMs} ${toMs} ${kind} ${title}`).join("|");
+    if (!rows.has(key)) {
+      rows.set(key, { track, segments });
+    }
+  }
+  return [...rows.values()];
+}
+
+/** The parts with work in their order; a tap jumps to one, which is easier to hit than the line. */
+function RoundList({ programme, position, onJump }: SessionProps) {
+  const parts = new Map<number, { segment: Segment; titles: Set<string> }>();
+  for (const segment of programme.segments) {
+    if (segment.kind === "work") {
+      const part = parts.get(segment.fromMs) ?? { segment, titles: new Set<string>() };
+      part.titles.add(segment.title ?? t`work`);
+      parts.set(segment.fromMs, part);
+    }
+  }
+  const list = [...parts.values()].sort((one, other) => one.segment.fromMs - other.segment.fromMs);
+  return (
+    <ol className="round-list" aria-label={t`Rounds to jump to`}>
+      {list.map(({ segment, titles }) => {
+        const isNow = segment.fromMs <= position && position < segment.toMs;
+        return (
+          <li key={segment.fromMs}>
+            <button type="button" aria-current={isNow ? "step" : undefined} onClick={() => onJump(segment.fromMs)}>
+              <b>{timeLeft(segment.fromMs)}</b> {[...titles].join(" / ")}
+            </button>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** The whole session on one line; a tap jumps to the start of what is tapped. */
+function SessionLine({ programme, position, onJump }: SessionProps) {
   const at = (ms: number) => `${(100 * ms) / programme.lengthMs}%`;
   return (
     <section className="session-line" aria-label={t`The session’s line`}>
-      {tracksOf(programme).map((track) => (
+      {rowsOf(programme).map(({ track, segments }) => (
         <div key={track ?? "all"} className="session-row">
-          {programme.segments
-            .filter((segment) => segment.track === null || segment.track === track)
-            .map((segment) => (
-              <button
-                key={segment.fromMs}
-                type="button"
-                className={`session-part part-${segment.kind}${segment.fromMs <= position && position < segment.toMs ? " part-now" : ""}`}
-                style={{ left: at(segment.fromMs), width: at(segment.toMs - segment.fromMs) }}
-                title={`${timeLeft(segment.fromMs)} ${segment.title ?? segment.kind}`}
-                aria-label={t`Jump to ${timeLeft(segment.fromMs)}, ${segment.title ?? segment.kind}`}
-                onClick={() => onJump(segment.fromMs)}
-              />
-            ))}
+          {segments.map((segment) => (
+            <button
+              key={segment.fromMs}
+              type="button"
+              className={`session-part part-${segment.kind}${segment.fromMs <= position && position < segment.toMs ? " part-now" : ""}`}
+              style={{ left: at(segment.fromMs), width: at(segment.toMs - segment.fromMs) }}
+              title={`${timeLeft(segment.fromMs)} ${segment.title ?? segment.kind}`}
+              aria-label={t`Jump to ${timeLeft(segment.fromMs)}, ${segment.title ?? segment.kind}`}
+              onClick={() => onJump(segment.fromMs)}
+            />
+          ))}
         </div>
       ))}
       <span className="session-now" style={{ left: at(Math.min(programme.lengthMs, Math.max(0, position))) }} />

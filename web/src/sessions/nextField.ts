@@ -4,8 +4,7 @@ const PLACES = ".set-field.is-empty input, .add-round";
 /** Focuses the next place to fill after an element: the field of an empty set, or the button for another round. */
 export function focusNextPlace(after: HTMLElement): void {
   const next = [...document.querySelectorAll<HTMLElement>(PLACES)].find(
-    (place) =>
-      !after.contains(place) && after.compareDocumentPosition(place) & Node.DOCUMENT_POSITION_FOLLOWING,
+    (place) => !after.contains(place) && after.compareDocumentPosition(place) & Node.DOCUMENT_POSITION_FOLLOWING,
   );
   next?.focus();
 }
