@@ -63,7 +63,7 @@ test("a session of 60 minutes for three levels is planned by hand in at most 18 
   for (const name of ["pos", "mil", "wal", "sou", "shi"]) {
     await place(name);
   }
-  await expect(page.getByRole("region", { name: "Load" })).toContainText("60:00");
+  await expect(page.getByRole("region", { name: "Load", exact: true })).toContainText("60:00");
   await expect(page.getByText("This set is empty")).toHaveCount(0);
   await expect(tenth.getByRole("button", { name: /Walk through/ })).toBeVisible();
   await expect(page.getByRole("button", { name: "+ round" }).nth(1), "the focus is where one goes on").toBeFocused();
@@ -129,8 +129,8 @@ test("a combination is found, opened, written, saved and found again by keys alo
   await page.keyboard.type(name);
   await page.keyboard.press("Control+s");
   await expect(page.getByRole("heading", { name })).toBeFocused();
-  await page.keyboard.press("Escape");
   await page.goto("/library");
+  await expect(page.getByRole("link", { name: "Barrel roll" })).toBeVisible();
   await page.keyboard.press("/");
   await page.keyboard.type(`"${name}"`);
   await expect(page.getByText("1 combination found")).toBeVisible();
@@ -140,7 +140,7 @@ test("a tile is opened, changed and undone by keys, and the focus stays where on
   await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   await write(page, "1 2 3 2");
-  await tabTo(page, /left jab/);
+  await page.locator('[data-at="0"]').focus();
   await page.keyboard.press("ArrowRight");
   await page.keyboard.press("Enter");
   const panel = page.getByRole("region", { name: "Change the selected item" });
@@ -210,7 +210,8 @@ test("ticked combinations are added to a session and shown on a wall by keys", a
   await page.getByRole("dialog").getByRole("button", { name: "Start" }).focus();
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { name: "Barrel roll" })).toBeVisible();
-  await page.getByRole("button", { name: "End it" }).first().click();
+  await page.getByRole("button", { name: "End", exact: true }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "End it" }).click();
 });
 
 test("a family is walked through by arrow keys", async ({ page }) => {

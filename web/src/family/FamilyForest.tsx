@@ -98,7 +98,7 @@ function Tree({ root }: { root: Root }) {
                 onFocus={() => setCurrent(at)}
                 onKeyDown={(event) => onKey(event, at)}
               >
-                <span className="tree-items" style={{ paddingLeft: row.shared * ITEM, width: columns * ITEM }}>
+                <span className="tree-items" style={{ paddingLeft: row.shared * ITEM }}>
                   {row.items.map((item, place) => (
                     // biome-ignore lint/suspicious/noArrayIndexKey: items are known by their place
                     <span key={place} className="tree-item" style={{ width: ITEM - 10 }}>
@@ -149,7 +149,8 @@ function Branches({ rows, width }: { rows: FamilyRow[]; width: number }) {
   return (
     <svg className="tree-branches" width={width} height={rows.length * ROW} aria-hidden="true">
       {rows.map((row, at) => {
-        if (row.parent === null) {
+        // One that differs in effort from its first item on shares nothing that could be drawn once.
+        if (row.parent === null || row.shared === 0) {
           return null;
         }
         // From the last shared item of the parent down to the row, and on to its first item.

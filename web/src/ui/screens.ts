@@ -27,11 +27,13 @@ export function whenIdle(run: () => void): void {
 
 /** Loads every screen, one after the other, so that they open offline later. */
 export function fetchScreens(): void {
-  const next = async ([load, ...rest]: (() => Promise<unknown>)[]) => {
+  // A screen that has come may name further parts, which are added at the end.
+  const next = async (at: number) => {
+    const load = loads[at];
     if (load) {
       await load().catch(() => undefined);
-      whenIdle(() => void next(rest));
+      whenIdle(() => void next(at + 1));
     }
   };
-  whenIdle(() => void next(loads));
+  whenIdle(() => void next(0));
 }
