@@ -8,6 +8,9 @@ import { useStable } from "../ui/useStable";
 import { addressOfOptions, type CheckOptions, optionsOf } from "./checkOptions";
 import { addressOf, type Draft, EMPTY, forget, keep, laidAside, layAside, recall } from "./draft";
 
+/** Pause in ms after a key before the address is changed. */
+const ADDRESS_PAUSE_MS = 120;
+
 const isEmpty = (draft: Draft) =>
   JSON.stringify({ ...draft, numbering: "" }) === JSON.stringify({ ...EMPTY, numbering: "" });
 
@@ -82,13 +85,23 @@ export function useDraft(id: string, stored: Draft | null, proposal: Proposal | 
     }
     const own: Record<string, string> = proposal ? { proposal: String(proposal.id) } : {};
     const next = new URLSearchParams({ ...own, ...addressOf(now), ...addressOfOptions(options) });
-    // The URL already belongs to another page.
-    if (
-      window.location.pathname === ownPath.current &&
-      next.toString() !== new URLSearchParams(window.location.search).toString()
-    ) {
-      setAddress(next, { replace: true, preventScrollReset: true });
-    }
+    const write = () => {
+      // The URL may already belong to another page, or the bench is being left.
+      if (
+        !leaving.current &&
+        window.location.pathname === ownPath.current &&
+        next.toString() !== new URLSearchParams(window.location.search).toString()
+      ) {
+        setAddress(next, { replace: true, preventScrollReset: true });
+      }
+    };
+    // The check of a key goes out first; the address follows when the typing pauses, and before a reload.
+    const timer = setTimeout(write, ADDRESS_PAUSE_MS);
+    window.addEventListener("pagehide", write);
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener("pagehide", write);
+    };
   }, [id, now, options, untouched, setAddress, proposal]);
 
   return {
