@@ -171,7 +171,9 @@ final readonly class SessionSheet
                     implode(
                         ', ',
                         array_map(
-                            static fn (Set $set): string => self::exercise($set, $advice).' '.self::clock(1000 * $set->seconds),
+                            static fn (Set $set): string => self::exercise($set, $advice)
+                                .' '
+                                .self::clock(1000 * $set->seconds),
                             $round->everybody->sets,
                         ),
                     ),

@@ -17,7 +17,7 @@ const MAX_ATHLETES = bounds("EntryRequest", "orthodox").max ?? Number.POSITIVE_I
 const EFFORT = Array.from({ length: 11 }, (_, at) => at);
 
 /** The fields for attendance, coach and effort. */
-export function EntryFields({ draft, onChange }: Props) {
+export function EntryFields({ draft, isNew = false, onChange }: Props & { isNew?: boolean }) {
   const courses = useCourses().data ?? [];
   const last = useLastAttendance(draft.course);
   const levels = courses.find(({ id }) => id === draft.course)?.levels ?? [1, 2, 3];
@@ -28,7 +28,7 @@ export function EntryFields({ draft, onChange }: Props) {
         <legend>
           <Trans>Who was there</Trans>
         </legend>
-        {last && (
+        {last && (isNew || isUncounted(draft)) && (
           <p className="small">
             {isAsLast(draft, last) ? (
               <Trans>As last time, on {day(last.day)}. Change what differs.</Trans>
@@ -70,6 +70,11 @@ export function EntryFields({ draft, onChange }: Props) {
       </div>
     </>
   );
+}
+
+/** Tells whether nobody has counted the athletes yet. */
+function isUncounted({ orthodox, southpaw, levels }: EntryDraft): boolean {
+  return orthodox === null && southpaw === null && Object.keys(levels).length === 0;
 }
 
 function isAsLast(draft: EntryDraft, last: Pick<EntryDraft, "orthodox" | "southpaw" | "levels">): boolean {

@@ -43,7 +43,7 @@ export default function NewEntryScreen() {
       )}
       <div className="log-entry-grid">
         <Flex component="section" vertical gap="small" className="panel block form-narrow" aria-label={t`About it`}>
-          <EntryFields draft={draft} onChange={change} />
+          <EntryFields isNew draft={draft} onChange={change} />
           <div className="log-entry-note">
             <span>
               <Trans>Name, where the course does not say enough</Trans>

@@ -88,13 +88,13 @@ function What({ standing, title }: { standing: ReturnType<typeof standingAt>; ti
           <dl className="wall-words">
             <div>
               <dt>
-                <Trans>O</Trans>
+                <Trans>orthodox</Trans>
               </dt>
               <dd>{chain.words[thrownIn.orthodox].join(", ")}</dd>
             </div>
             <div>
               <dt>
-                <Trans>S</Trans>
+                <Trans>southpaw</Trans>
               </dt>
               <dd>{chain.words[thrownIn.southpaw].join(", ")}</dd>
             </div>

@@ -64,7 +64,7 @@ function Track({ moment, programme }: { moment: TrackMoment; programme: Programm
         </b>
         {chain && (
           <i>
-            {turn === "orthodox" ? "O" : "S"} {chain.words[thrownIn[turn]].join(", ")}
+            {turn === "orthodox" ? t`orthodox` : t`southpaw`}: {chain.words[thrownIn[turn]].join(", ")}
           </i>
         )}
       </span>
