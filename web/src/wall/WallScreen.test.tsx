@@ -114,7 +114,7 @@ test("during a rest the wall shows what comes, in the stance in which it is thro
   expect(main()).toContain("Next");
   expect(main()).toContain("in the other stance");
   // An orthodox athlete stands southpaw then.
-  expect(document.querySelector(".wall-words div")?.textContent).toBe("Oright jab, left cross");
+  expect(document.querySelector(".wall-words div")?.textContent).toBe("orthodoxright jab, left cross");
   expect(page.getByLabelText("Follow on a phone")).toBeTruthy();
 });
 
