@@ -1,21 +1,29 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex } from "antd";
+import { useState } from "react";
 import { Link } from "react-router";
 import type { CombinationRow } from "../api/client";
 import { useMay } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { type Pair, useBulk, useMerge, useNearDuplicates } from "../library-search/useLibrary";
 import { Loaded } from "../ui/Loaded";
+import { Pages } from "../ui/Pages";
 import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
 import "./library.css";
 
+/** Number of pairs on a page. */
+const PAGE_SIZE = 15;
+
 /** Pairs of combinations that may be duplicates, closest first; the coach keeps one or both. */
 export default function NearDuplicatesScreen() {
   const found = useNearDuplicates();
   const pairs = found.data?.pairs ?? [];
+  const [chosen, setPage] = useState(1);
+  // The last page may have been emptied by merging.
+  const page = Math.min(chosen, Math.max(1, Math.ceil(pairs.length / PAGE_SIZE)));
   return (
     <main className="page">
       <Trail to="/library" place={t`Library`} name={t`Near duplicates`} />
@@ -40,12 +48,13 @@ export default function NearDuplicatesScreen() {
         </div>
       )}
       <Flex component="ol" vertical gap="small" className="pairs">
-        {pairs.map((pair) => (
+        {pairs.slice((page - 1) * PAGE_SIZE, page * PAGE_SIZE).map((pair) => (
           <li key={`${pair.one.id} ${pair.other.id}`} className="panel">
             <OnePair pair={pair} />
           </li>
         ))}
       </Flex>
+      <Pages page={page} size={PAGE_SIZE} total={pairs.length} onPage={setPage} />
     </main>
   );
 }

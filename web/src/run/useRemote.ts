@@ -1,5 +1,6 @@
+import { t } from "@lingui/core/macro";
 import { useCallback, useEffect, useRef } from "react";
-import type { Run, RunCommand } from "../api/client";
+import { isAway, type Run, type RunCommand } from "../api/client";
 import { newId } from "../api/newId";
 import { useNotice } from "../ui/useNotice";
 import { stretchAfter, stretchBefore } from "../wall/moment";
@@ -25,7 +26,11 @@ export function usePresses(run: Run, client: Client): (what: Press) => void {
           answered.current.revision = (await mutateAsync({ id, seen, ...what })).revision;
           await client.refresh();
         } catch (error) {
-          notice.failed(error);
+          if (isAway(error)) {
+            notice.warn(t`That did not get through. The walls continue by themselves; try again.`);
+          } else {
+            notice.failed(error);
+          }
         }
       };
       answered.current.last = answered.current.last.then(next);
