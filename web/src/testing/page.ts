@@ -8,7 +8,7 @@ if (!GlobalRegistrator.isRegistered) {
 
 // Loaded after the DOM exists; a longer timeout because test machines may be slow.
 const { cleanup, configure } = await import("@testing-library/react");
-configure({ asyncUtilTimeout: 6000 });
+configure({ asyncUtilTimeout: 12_000 });
 const { activateLanguage } = await import("../ui/language");
 await activateLanguage([]);
 
