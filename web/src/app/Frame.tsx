@@ -16,7 +16,10 @@ import { Notices } from "./Notices";
 import { useLostFocus } from "./useLostFocus";
 import { usePage } from "./usePage";
 
-const GuideDialog = screen<ComponentProps<typeof Guide>>(() => import("./GuideDialog"));
+/** Comes with the dialog around it, so that it opens offline. */
+const GuideDialog = screen<ComponentProps<typeof Guide>>(() =>
+  Promise.all([import("./GuideDialog"), import("antd/es/modal")]).then(([dialog]) => dialog),
+);
 /** Only the demo needs it. */
 const DemoLine = lazy(() => import("../gym/DemoLine"));
 
