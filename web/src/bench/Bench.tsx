@@ -48,6 +48,7 @@ export function Bench({ id, stored, proposal }: BenchProps) {
           name={readable.items[opened].words}
           edits={itemEdits.edits}
           toFocus={bench.toPanel}
+          onFocus={bench.setToPanel}
           onEdit={itemEdits.make}
           onClose={entry.release}
         />

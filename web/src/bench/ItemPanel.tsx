@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { type RefObject, useEffect, useRef } from "react";
+import { useEffect, useRef } from "react";
 import type { ItemEdit } from "../api/client";
 import { Toolbar } from "../ui/Toolbar";
 import { VERDICTS } from "../ui/words";
@@ -10,7 +10,8 @@ interface Props {
   /** Undefined while loading. */
   edits: ItemEdit[] | undefined;
   /** Whether the panel takes the focus once its edits are there. */
-  toFocus: RefObject<boolean>;
+  toFocus: boolean;
+  onFocus: (toFocus: boolean) => void;
   onEdit: (edit: ItemEdit) => void;
   onClose: () => void;
 }
@@ -22,17 +23,17 @@ const ROWS: { kinds: ItemEdit["kind"][]; label: string }[] = [
 ];
 
 /** The changes that can be made to the pressed item, each with the resulting verdict. */
-export function ItemPanel({ name, edits, toFocus, onEdit, onClose }: Props) {
+export function ItemPanel({ name, edits, toFocus, onFocus, onEdit, onClose }: Props) {
   const panel = useRef<HTMLElement>(null);
   // What was offered before stays, but cannot be pressed, until the edits for the changed line are there.
   const last = useRef(edits);
   last.current = edits ?? last.current;
   useEffect(() => {
-    if (edits && toFocus.current) {
-      toFocus.current = false;
+    if (edits && toFocus) {
+      onFocus(false);
       panel.current?.querySelector<HTMLElement>(".chip")?.focus();
     }
-  }, [edits, toFocus]);
+  }, [edits, toFocus, onFocus]);
   return (
     <section ref={panel} className="panel next item-panel" aria-label={t`Change the selected item`}>
       <div className="next-head">
@@ -54,7 +55,7 @@ export function ItemPanel({ name, edits, toFocus, onEdit, onClose }: Props) {
                 className={`chip next-${edit.verdict}`}
                 disabled={!edits}
                 onClick={() => {
-                  toFocus.current = panel.current?.contains(document.activeElement) ?? false;
+                  onFocus(panel.current?.contains(document.activeElement) ?? false);
                   onEdit(edit);
                 }}
                 aria-label={t`${edit.name}: then it ${VERDICTS[edit.verdict].word}`}

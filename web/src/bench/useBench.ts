@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { useLocation } from "react-router";
 import type { Mend, Proposal, Stance } from "../api/client";
 import { useCheck } from "../check/useCheck";
@@ -48,7 +48,7 @@ export function useBench({ id, stored, proposal }: BenchProps) {
   const picked = entry.isPicked && settled ? entry.selected : null;
   // While an edit is being checked, the panel of the item stays with what it offered before.
   const opened = entry.isPicked ? entry.selected : null;
-  const toPanel = useRef(false);
+  const [toPanel, setToPanel] = useState(false);
   const next = useNext(request, checked, entry.selected);
   const itemEdits = useItemEdits(request, settled ? readable : undefined, picked, entry.replace);
   const saving = useSaving({ draft, combinationId, proposal, checked, leaveFor: work.leaveFor });
@@ -81,6 +81,7 @@ export function useBench({ id, stored, proposal }: BenchProps) {
     opened,
     /** Whether the panel of the item takes the focus as soon as it can. */
     toPanel,
+    setToPanel,
     next,
     itemEdits,
     saving,

@@ -79,7 +79,7 @@ export function useBenchActions(bench: BenchWork, stored: Draft | null) {
   /** Opens the panel of an item and goes into it. */
   const onOpen = useStable((at: number) => {
     entry.select(at);
-    bench.toPanel.current = true;
+    bench.setToPanel(true);
   });
   const onEdit = useStable((what: KeyedEdit, at: number) => void itemEdits.byKey(what, at));
   useShortcut("findings", () => {
