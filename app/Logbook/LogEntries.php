@@ -152,7 +152,7 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
     }
 
     /**
-     * Returns which of the planned sessions are logged: by their own entry, or by one of the same course and day.
+     * Returns which planned sessions are logged: by their own entry, or by one of their course and day without a plan.
      *
      * @param list<PlanRow> $plans that have a start
      *
@@ -171,7 +171,10 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
             ->setParameter('plans', array_column($plans, 'id'))
             ->setParameter('days', array_map($dayOf, $plans))
             ->getQuery()->getArrayResult();
-        $days = array_map(static fn (array $entry): string => $entry['day'].' '.$entry['course'], $entries);
+        $days = array_map(
+            static fn (array $entry): string => $entry['day'].' '.$entry['course'],
+            array_filter($entries, static fn (array $entry): bool => null === $entry['plan']),
+        );
         $own = array_map(static fn (array $entry): int => (int) $entry['plan'], $entries);
 
         return array_values(array_map(

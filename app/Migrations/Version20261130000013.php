@@ -17,7 +17,10 @@ final class Version20261130000013 extends AbstractMigration
     public function up(Schema $schema): void
     {
         $this->addSql('ALTER TABLE audit_log ADD previous JSON DEFAULT NULL');
-        $this->addSql('ALTER TABLE rule_preview_result ADD findings_added SMALLINT DEFAULT 0 NOT NULL, ADD findings_removed SMALLINT DEFAULT 0 NOT NULL');
+        $this->addSql(
+            'ALTER TABLE rule_preview_result ADD findings_added SMALLINT DEFAULT 0 NOT NULL, '
+                .'ADD findings_removed SMALLINT DEFAULT 0 NOT NULL',
+        );
     }
 
     public function down(Schema $schema): void

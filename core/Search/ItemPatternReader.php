@@ -282,7 +282,7 @@ final readonly class ItemPatternReader
         });
     }
 
-    /** Returns a noun as it is said of one: "kick" for "kicks". */
+    /** Returns the singular of a noun: "kick" for "kicks". */
     private static function singular(string $noun): string
     {
         return match (true) {

@@ -161,7 +161,10 @@ final class LogbookTest extends ApiTestCase
         $this->clock->sleep(3600);
         self::assertSame([[], [$plan]], [$ids($today()['sessions']), $ids($today()['unlogged'])]);
 
+        $second = $this->plan();
         $this->ask('POST', '/api/logbook/entries', $this->asPlanned($plan));
+        self::assertSame([$second], $ids($today()['unlogged']), 'a second session of the course that day');
+        $this->ask('POST', '/api/logbook/entries', $this->asPlanned($second, 'log-entry-09'));
         self::assertSame([], $ids($today()['unlogged']));
 
         $this->clock->sleep(8 * 86_400);

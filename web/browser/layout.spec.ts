@@ -25,7 +25,7 @@ const WITH_QUESTION: Record<string, string[]> = {
   library: ["/library", "/library?q=nobody+has+this"],
   "reports/path": ["/reports/path?to=5"],
 };
-/** Those that need a session that runs, a card, or nobody who is signed in; they have tests of their own. */
+/** These need a running session, a card, or a visitor who is not signed in; other tests open them. */
 const ELSEWHERE = new Set(["run/:id", "card/:key", "join", "*"]);
 
 /** Every address of the router that shows a screen. */

@@ -27,7 +27,7 @@ class Presses {
 
 const rounds = (page: Page) => page.getByRole("region", { name: "Rounds" });
 
-/** Goes on with the arrow key within a toolbar until the focus is on something. */
+/** Presses the right arrow key in a toolbar until a button with this name has the focus. */
 async function arrowTo(page: Page, name: RegExp): Promise<void> {
   await expect(async () => {
     await page.keyboard.press("ArrowRight");
@@ -61,7 +61,7 @@ test("a session of 60 minutes for three levels is planned by hand in at most 18 
   await expect(page.getByRole("region", { name: "Load", exact: true })).toContainText("60:00");
   await expect(page.getByText("This set is empty")).toHaveCount(0);
   await expect(tenth.getByRole("button", { name: /Walk through/ })).toBeVisible();
-  await expect(page.getByRole("button", { name: "+ round" }).nth(1), "the focus is where one goes on").toBeFocused();
+  await expect(page.getByRole("button", { name: "+ round" }).nth(1), "the button for the next round has the focus").toBeFocused();
   expect(press.clicks, `${press.clicks} clicks, ${press.keys} keys`).toBeLessThanOrEqual(18);
   expect(press.keys, `${press.clicks} clicks, ${press.keys} keys`).toBeLessThanOrEqual(60);
 });

@@ -72,7 +72,7 @@ final readonly class RoundReader
             $fields->problem(t('This round has no set yet. Drop a combination in, or choose a drill.'), 'sets', false);
         }
         $settings = new RoundSettings($plan, $medium, $stance);
-        // Where every track has sets of its own, nobody does those of everybody, and they need not be complete.
+        // When every track has its own sets, the sets for everybody are not used and may be empty.
         $own = array_filter(
             $tracks,
             static fn (PlanFields $track): bool => \is_array($track->raw('sets')) && [] !== $track->raw('sets'),

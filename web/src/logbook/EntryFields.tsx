@@ -72,7 +72,7 @@ export function EntryFields({ draft, isNew = false, onChange }: Props & { isNew?
   );
 }
 
-/** Tells whether nobody has counted the athletes yet. */
+/** Tells whether the number of athletes has not been entered yet. */
 function isUncounted({ orthodox, southpaw, levels }: EntryDraft): boolean {
   return orthodox === null && southpaw === null && Object.keys(levels).length === 0;
 }
