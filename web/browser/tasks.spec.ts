@@ -61,7 +61,10 @@ test("a session of 60 minutes for three levels is planned by hand in at most 18 
   await expect(page.getByRole("region", { name: "Load", exact: true })).toContainText("60:00");
   await expect(page.getByText("This set is empty")).toHaveCount(0);
   await expect(tenth.getByRole("button", { name: /Walk through/ })).toBeVisible();
-  await expect(page.getByRole("button", { name: "+ round" }).nth(1), "the button for the next round has the focus").toBeFocused();
+  await expect(
+    page.getByRole("button", { name: "+ round" }).nth(1),
+    "the button for the next round has the focus",
+  ).toBeFocused();
   expect(press.clicks, `${press.clicks} clicks, ${press.keys} keys`).toBeLessThanOrEqual(18);
   expect(press.keys, `${press.clicks} clicks, ${press.keys} keys`).toBeLessThanOrEqual(60);
 });
