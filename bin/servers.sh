@@ -140,19 +140,20 @@ database_start() {
         pid=
     fi
     if [ -z "$pid" ]; then
+        # Its temporary tables are in a folder of its own: whichever server starts next clears the one it uses.
+        rm -rf "$RUN/db"
+        mkdir -p "$RUN/db/tmp"
+        give "$DB_ACCOUNT" "$RUN/db"
         if [ ! -d "$STATE/db" ]; then
             # Made beside its place and moved in when complete: what is there is whole.
             rm -rf "$STATE/db.new"
             # From within the folder: it cannot be told of one whose name has blanks.
-            (cd "$STATE" && step "Making the database" mariadb-install-db --no-defaults --datadir=./db.new --skip-test-db --user="$DB_ACCOUNT" \
+            (cd "$STATE" && TMPDIR=$RUN/db/tmp step "Making the database" mariadb-install-db --no-defaults --datadir=./db.new --skip-test-db --user="$DB_ACCOUNT" \
                 --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)")
             sync -f "$STATE/db.new"
             mv -T "$STATE/db.new" "$STATE/db"
         fi
         give "$DB_ACCOUNT" "$STATE/db"
-        rm -rf "$RUN/db"
-        mkdir "$RUN/db"
-        give "$DB_ACCOUNT" "$RUN/db"
         database_process &
         pid=$!
         until_ready 90 database_answers "$pid" || true
@@ -175,7 +176,7 @@ database_process() {
     unlock
     cd "$STATE"
     exec setsid nohup $MARIADB --no-defaults --user="$DB_ACCOUNT" --datadir="$STATE/db" --socket="$DB_SOCKET" --pid-file="$RUN/db/db.pid" \
-        --bind-address=127.0.0.1 --port="$DB_PORT" --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
+        --tmpdir="$RUN/db/tmp" --bind-address=127.0.0.1 --port="$DB_PORT" --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
         --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=256M >>"$STATE/log/database.log" 2>&1 </dev/null
 }
 

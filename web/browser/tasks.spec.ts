@@ -41,7 +41,7 @@ test("a session of 60 minutes for three levels is planned by hand in at most 18 
   await signIn(page, HEAD_COACH);
   const press = new Presses(page);
   const place = async (name: string) => {
-    await expect(page.locator(".set-field input:focus"), "the focus is in the next field").toHaveCount(1);
+    await expect(page.locator(".set-field input:focus"), "the focus is in the next field").toHaveValue("");
     await press.type(name);
     await press.key("Enter");
   };

@@ -135,6 +135,7 @@ test("a gym is started, keeps its data when it is restarted, and starts over wit
     expect(first.status, first.stderr).toBe(0);
     expect(first.stdout).toContain(`Periplus is ready: ${gym.address}`);
     expect(first.stdout).toContain(HEAD_COACH.email);
+    expect(gym.sql("SELECT @@tmpdir"), "no other server clears it when it starts").toContain(gym.state);
     const demo = await gym.total();
     const { api, headers } = await gym.signIn();
     const data = { name: "Kept", text: "1 2 1 2 1 2 exit", rules: "boxing" };

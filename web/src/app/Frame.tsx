@@ -2,11 +2,12 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { type ComponentProps, lazy, Suspense, useEffect, useRef, useState } from "react";
-import { Outlet, ScrollRestoration } from "react-router";
+import { Outlet, ScrollRestoration, useNavigate } from "react-router";
 import { may, useSession } from "../api/session";
 import { SignIn } from "../sign-in/SignIn";
 import { NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
+import { FRESH } from "../ui/newCombination";
 import { fetchScreens, screen } from "../ui/screens";
 import { useShortcut } from "../ui/useShortcut";
 import { showTimesOf } from "../ui/words";
@@ -26,6 +27,7 @@ const DemoLine = lazy(() => import("../gym/DemoLine"));
 /** The frame around every screen; it shows the sign-in form to anonymous visitors. */
 export function Frame() {
   const session = useSession();
+  const navigate = useNavigate();
   const [showKeys, setShowKeys] = useState(false);
   const wasShown = useRef(false);
   wasShown.current ||= showKeys;
@@ -33,6 +35,7 @@ export function Frame() {
   usePage();
   useLostFocus();
   useShortcut("help", () => setShowKeys(true));
+  useShortcut("write", () => session.data?.user && navigate("/bench", { state: FRESH }));
   showTimesOf(session.data?.gym?.timeZone);
   useFetchedScreens(session.data?.user?.id !== undefined);
 

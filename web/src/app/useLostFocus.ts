@@ -13,6 +13,13 @@ function pathOf(element: Element): HTMLElement[] {
   return path;
 }
 
+/** Returns the element, or the section that was drawn anew in its place under the same name; null when there is none. */
+function stillThere(one: HTMLElement): HTMLElement | null {
+  const name = one.tagName === "SECTION" && one.getAttribute("aria-label");
+  const anew = name && document.querySelector<HTMLElement>(`#content section[aria-label="${CSS.escape(name)}"]`);
+  return one.isConnected ? one : anew || null;
+}
+
 /**
  * Returns where to continue when the focused element is gone: the element itself once it works again, the entry line
  * of the bench (`data-home`), the closest part of the page that is still there, or the heading.
@@ -23,7 +30,10 @@ export function nearestPlace(path: HTMLElement[]): HTMLElement | null {
     return lost;
   }
   const home = document.querySelector<HTMLElement>("#content [data-home]");
-  const near = path.slice(1).find((one) => one.isConnected && one.closest("#content") && one.id !== "content");
+  const near = path
+    .slice(1)
+    .map(stillThere)
+    .find((one) => one?.closest("#content") && one.id !== "content");
   return home ?? (near && near.tagName !== "MAIN" ? near : document.querySelector<HTMLElement>("#root h1"));
 }
 

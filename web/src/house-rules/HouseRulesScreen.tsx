@@ -13,6 +13,7 @@ import { GymNav } from "../ui/GymNav";
 import { Loading } from "../ui/Loading";
 import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
+import { useShortcut } from "../ui/useShortcut";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Numbers } from "./Numbers";
 import { RulesPart } from "./RulesPart";
@@ -121,23 +122,19 @@ function Editor({ set, earlier, all, mayEdit, numbersOf, onNumbersOf }: EditorPr
         notice.done(t`The ${set.name.toLowerCase()} rules are saved.`);
       },
     });
+  const look = () => start.mutate({ set: set.id, rules: draft });
+  const isReady = preview?.state === "ready";
+  // Once for the preview, once more for the question.
+  useShortcut("save", () => {
+    if (isReady) {
+      setAsks(true);
+    } else if (mayEdit && changed && !start.isPending) {
+      look();
+    }
+  });
 
   return (
     <div className="house-grid">
-      <Flex vertical gap="medium">
-        {numbersOf === null ? (
-          <RulesPart {...{ all, draft, stored, mayEdit, change }} set={set.id} />
-        ) : (
-          <Numbers
-            set={set.id}
-            calibration={draft.calibration}
-            of={numbersOf}
-            mayEdit={mayEdit}
-            onOf={onNumbersOf}
-            onChange={(calibration) => change({ ...draft, calibration })}
-          />
-        )}
-      </Flex>
       <aside className="house-side">
         <section className="panel effect" aria-label={t`Effect on the library`}>
           <h2>
@@ -156,11 +153,10 @@ function Editor({ set, earlier, all, mayEdit, numbersOf, onNumbersOf }: EditorPr
                   : t`Change a school, a severity or a number; here you see which combinations change their verdict.`}
               </p>
               <RuleButtons
-                {...{ changed, isBuiltIn }}
-                isReady={preview?.state === "ready"}
+                {...{ changed, isBuiltIn, isReady }}
                 isPreviewing={start.isPending}
                 isSaving={save.isPending}
-                onPreview={() => start.mutate({ set: set.id, rules: draft })}
+                onPreview={look}
                 onSave={() => setAsks(true)}
                 onUndo={() => change(stored)}
                 onBuiltIn={() => change(pick(set.builtIn))}
@@ -188,6 +184,20 @@ function Editor({ set, earlier, all, mayEdit, numbersOf, onNumbersOf }: EditorPr
           {preview && <Effect preview={preview} set={set.id} />}
         </section>
       </aside>
+      <Flex vertical gap="medium">
+        {numbersOf === null ? (
+          <RulesPart {...{ all, draft, stored, mayEdit, change }} set={set.id} />
+        ) : (
+          <Numbers
+            set={set.id}
+            calibration={draft.calibration}
+            of={numbersOf}
+            mayEdit={mayEdit}
+            onOf={onNumbersOf}
+            onChange={(calibration) => change({ ...draft, calibration })}
+          />
+        )}
+      </Flex>
     </div>
   );
 }

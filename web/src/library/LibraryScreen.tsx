@@ -1,7 +1,7 @@
 import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex, Input, type InputRef, Select } from "antd";
-import { type ComponentProps, lazy, type RefObject, Suspense, useRef, useState } from "react";
+import { type ComponentProps, lazy, type RefObject, Suspense, useEffect, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { CombinationPage, CombinationRow } from "../api/client";
 import { useReachable } from "../api/connection";
@@ -48,7 +48,6 @@ export default function LibraryScreen() {
   const reachable = useReachable();
 
   useShortcut("search", () => search.current?.focus());
-  useShortcut("write", () => void navigate("/bench", { state: FRESH }));
   useShortcut("rows", (event) => {
     const within = event.target instanceof HTMLTableRowElement;
     return within ? false : focusFirstRow();
@@ -180,6 +179,14 @@ interface FilterProps extends Pick<ReturnType<typeof useFilters>, "filters" | "t
 
 function FilterBar({ filters, typed, onType, set, field, isCurrent }: FilterProps) {
   const [isOpen, setOpen] = useState(false);
+  /** Whether Down or Enter was pressed before the answer was there; the coach goes into the list when it is. */
+  const wantsRows = useRef(false);
+  useEffect(() => {
+    if (isCurrent && wantsRows.current) {
+      wantsRows.current = false;
+      focusFirstRow();
+    }
+  }, [isCurrent]);
   const count = FILTERS.reduce((sum, { name }) => sum + valuesOf(filters, name).length, 0);
   return (
     <search className={isOpen ? "library-filters is-open" : "library-filters"}>
@@ -188,7 +195,9 @@ function FilterBar({ filters, typed, onType, set, field, isCurrent }: FilterProp
         value={typed}
         onChange={(event) => onType(event.target.value)}
         onKeyDown={(event) => {
-          if ((event.key === "ArrowDown" || event.key === "Enter") && isCurrent && focusFirstRow()) {
+          const goesDown = event.key === "ArrowDown" || event.key === "Enter";
+          wantsRows.current = goesDown && !isCurrent;
+          if (goesDown && isCurrent && focusFirstRow()) {
             event.preventDefault();
           }
         }}

@@ -1,13 +1,14 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex, Modal } from "antd";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Programme, Run } from "../api/client";
 import { NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
 import { QrCode } from "../ui/QrCode";
+import { Toolbar } from "../ui/Toolbar";
 import { stretchAfter, stretchBefore, tracksOf } from "../wall/moment";
 import { positionAt, stands } from "../wall/state";
 import { timeLeft } from "../wall/time";
@@ -125,30 +126,52 @@ function rowsOf(programme: Programme): { track: number | null; segments: Segment
   return [...rows.values()];
 }
 
-/** The parts with work in their order; a tap jumps to one, which is easier to hit than the line. */
-function RoundList({ programme, position, onJump }: SessionProps) {
-  const parts = new Map<number, { segment: Segment; titles: Set<string> }>();
-  for (const segment of programme.segments) {
-    if (segment.kind === "work") {
-      const part = parts.get(segment.fromMs) ?? { segment, titles: new Set<string>() };
-      part.titles.add(segment.title ?? t`work`);
-      parts.set(segment.fromMs, part);
+/** What all tracks start at one moment: their drills or exercises, and the combinations in them. */
+interface Part {
+  segment: Segment;
+  drills: Set<string>;
+  combinations: Set<string>;
+}
+
+/** Returns the parts with work in their order. */
+function partsOf({ segments, cues }: Programme): Part[] {
+  const parts = new Map<number, Part>();
+  for (const segment of segments.filter(({ kind }) => kind === "work")) {
+    const part = parts.get(segment.fromMs) ?? { segment, drills: new Set(), combinations: new Set() };
+    const exercise = cues.find(
+      ({ stands, atMs, track }) => stands && track === segment.track && atMs >= segment.fromMs && atMs < segment.toMs,
+    );
+    part.drills.add((segment.drill === "exercise" ? exercise?.short : null) ?? segment.title ?? t`work`);
+    for (const { name, text } of segment.combinations) {
+      part.combinations.add(name ?? text);
     }
+    parts.set(segment.fromMs, part);
   }
-  const list = [...parts.values()].sort((one, other) => one.segment.fromMs - other.segment.fromMs);
+  return [...parts.values()].sort((one, other) => one.segment.fromMs - other.segment.fromMs);
+}
+
+/** The parts with work; a tap jumps to one, which is easier to hit than the line. */
+function RoundList({ programme, position, onJump }: SessionProps) {
+  const parts = useMemo(() => partsOf(programme), [programme]);
   return (
-    <ol className="round-list" aria-label={t`Rounds to jump to`}>
-      {list.map(({ segment, titles }) => {
+    <Toolbar label={t`Rounds to jump to`} className="round-list">
+      {parts.map(({ segment, drills, combinations }) => {
         const isNow = segment.fromMs <= position && position < segment.toMs;
         return (
-          <li key={segment.fromMs}>
-            <button type="button" aria-current={isNow ? "step" : undefined} onClick={() => onJump(segment.fromMs)}>
-              <b>{timeLeft(segment.fromMs)}</b> {[...titles].join(" / ")}
-            </button>
-          </li>
+          <button
+            key={segment.fromMs}
+            type="button"
+            aria-current={isNow ? "step" : undefined}
+            onClick={() => onJump(segment.fromMs)}
+          >
+            <b>{timeLeft(segment.fromMs)}</b>
+            <span>
+              {[...drills].join(" / ")} <small>{[...combinations].join(" / ")}</small>
+            </span>
+          </button>
         );
       })}
-    </ol>
+    </Toolbar>
   );
 }
 
@@ -156,7 +179,7 @@ function RoundList({ programme, position, onJump }: SessionProps) {
 function SessionLine({ programme, position, onJump }: SessionProps) {
   const at = (ms: number) => `${(100 * ms) / programme.lengthMs}%`;
   return (
-    <section className="session-line" aria-label={t`The session’s line`}>
+    <Toolbar label={t`The session’s line`} className="session-line">
       {rowsOf(programme).map(({ track, segments }) => (
         <div key={track ?? "all"} className="session-row">
           {segments.map((segment) => (
@@ -177,7 +200,7 @@ function SessionLine({ programme, position, onJump }: SessionProps) {
         <span>{timeLeft(Math.max(0, position))}</span>
         <span>{timeLeft(programme.lengthMs)}</span>
       </Flex>
-    </section>
+    </Toolbar>
   );
 }
 
@@ -216,6 +239,9 @@ function RemoteButtons({ programme, position, stopped, onPress, onSwap }: Button
       <Button onClick={onSwap}>
         <Trans>Swap …</Trans>
       </Button>
+      <p className="remote-keys">
+        <Trans>Keys: Space for pause, ← → for back and skip</Trans>
+      </p>
     </div>
   );
 }

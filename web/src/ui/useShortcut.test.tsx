@@ -47,6 +47,24 @@ test("a key that goes into a field is no shortcut, one with Ctrl is", () => {
   expect(write).toHaveBeenCalledOnce();
 });
 
+test("a letter leaves no page from a dialog", () => {
+  const [write, release] = [vi.fn(), vi.fn()];
+  renderHook(() => {
+    useShortcut("write", write);
+    useShortcut("release", release);
+  });
+  render(
+    <div role="dialog">
+      <button type="button">Done</button>
+    </div>,
+  );
+  const done = screen.getByRole("button", { name: "Done" });
+  fireEvent.keyDown(done, { key: "n" });
+  expect(write).not.toHaveBeenCalled();
+  fireEvent.keyDown(done, { key: "Escape" });
+  expect(release).toHaveBeenCalledOnce();
+});
+
 test("other keys are left to the browser, and nothing listens after the screen is closed", () => {
   const act = vi.fn(() => false);
   const { unmount } = renderHook(() => useShortcut("rows", act));

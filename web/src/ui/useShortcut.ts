@@ -30,7 +30,7 @@ export const SHORTCUTS = {
     shown: t`Ctrl Shift Z`,
     does: t`Redo, on the bench and in a session`,
   },
-  save: { key: "s", mod: true, shown: t`Ctrl S`, does: t`Save, on the bench and in a session` },
+  save: { key: "s", mod: true, shown: t`Ctrl S`, does: t`Save: on the bench, in a session, in the house rules` },
   neighbour: { key: "arrowright", shown: "← →", does: t`On a tile: the neighbour before or after` },
   play: { key: "enter", mod: true, shown: t`Ctrl Enter`, does: t`Play the line, or stop` },
   findings: { key: "f8", silent: true, shown: "F8", does: t`Go to the first mend or finding` },
@@ -69,6 +69,10 @@ export function isTyping(target: EventTarget | null): boolean {
   );
 }
 
+function isInDialog(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.closest("[role=dialog]") !== null;
+}
+
 /**
  * Enables a shortcut while the component is mounted.
  *
@@ -80,8 +84,9 @@ export function useShortcut(name: ShortcutName, act: (event: KeyboardEvent) => u
   newest.current = act;
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      // Escape and keys with Ctrl write no character.
-      const free = "mod" in SHORTCUTS[name] || "silent" in SHORTCUTS[name] || !isTyping(event.target);
+      // Escape and keys with Ctrl write no character; a single letter must not leave the page behind a dialog.
+      const free =
+        "mod" in SHORTCUTS[name] || "silent" in SHORTCUTS[name] || !(isTyping(event.target) || isInDialog(event.target));
       if (isShortcut(name, event) && free && newest.current(event) !== false && name !== "release") {
         event.preventDefault();
       }
