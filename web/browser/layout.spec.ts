@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import type { Browser } from "@playwright/test";
+import type { Browser, Locator } from "@playwright/test";
 import { expect, HEAD_COACH, signIn, test } from "./gym";
 import { layoutFaults } from "./layout";
 
@@ -25,8 +25,10 @@ const WITH_QUESTION: Record<string, string[]> = {
   library: ["/library", "/library?q=nobody+has+this"],
   "reports/path": ["/reports/path?to=5"],
 };
-/** These need a running session, a card, or a visitor who is not signed in; other tests open them. */
-const ELSEWHERE = new Set(["run/:id", "card/:key", "join", "*"]);
+/** Opened with a session that runs for it. */
+const REMOTE = "run/:id";
+/** These need a card or a visitor who is not signed in; other tests open them. */
+const ELSEWHERE = new Set([REMOTE, "card/:key", "join", "*"]);
 
 /** Every address of the router that shows a screen. */
 const ADDRESSES = [...ROUTER.matchAll(/path: "([^"]+)", element: <(\w+)/g)]
@@ -44,12 +46,22 @@ async function faultsAt(browser: Browser, baseURL: string | undefined, width: nu
   const page = await context.newPage();
   await signIn(page, HEAD_COACH);
   const found: string[] = [];
-  for (const address of ADDRESSES) {
+  const look = async (address: string, ready: Locator) => {
     await page.goto(address);
-    await expect(page.getByRole("heading", { level: 1 }).first()).toBeAttached();
+    await expect(ready.first()).toBeAttached();
     await page.waitForLoadState("networkidle");
     found.push(...(await layoutFaults(page)).map((fault) => `${address}: ${fault}`));
+  };
+  for (const address of ADDRESSES) {
+    await look(address, page.getByRole("heading", { level: 1 }));
   }
+  const { csrfToken } = await (await page.request.get("/api/session")).json();
+  const headers = { "X-CSRF-Token": csrfToken };
+  const send = async (to: string, data: object) =>
+    (await page.request.post(`/api/runs${to}`, { headers, data: { id: `layout-${width}-${Date.now()}`, ...data } })).json();
+  const run = await send("", { plan: 1 });
+  await look(`/${REMOTE.replace(":id", run.id)}`, page.getByRole("toolbar", { name: "Rounds to jump to" }));
+  await send(`/${run.id}/commands`, { kind: "end", seen: run.revision });
   await context.close();
   return found;
 }
