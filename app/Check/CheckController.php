@@ -7,10 +7,13 @@ namespace Periplus\App\Check;
 use Periplus\App\Account\User;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\InferredRules;
 use Periplus\Core\Flow\Serializer\CheckDocument;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Notation\ReadChain;
 use Periplus\Core\Notation\Reader;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -23,9 +26,11 @@ final readonly class CheckController
 {
     private const JSON_LINES = 'application/x-ndjson';
 
+    /** @param \Closure(): Parts $parts made only when a part is asked for, and after the check itself was sent */
     public function __construct(
         private CheckSerializer $serializer,
-        private Parts $parts,
+        #[AutowireServiceClosure(Parts::class)]
+        private \Closure $parts,
         private GymHouseRules $rules,
         private GymNumberings $numberings,
         private Reader $reader,
@@ -46,7 +51,7 @@ final readonly class CheckController
         $rules = $request->rules ?? InferredRules::infer($chain->reading->chain);
         $options = $request->options($this->rules->named($rules));
         $check = $this->serializer->serialize($chain, $options, $request->draw());
-        $parts = $this->parts->compute($request, $chain, $options, $this->numberings->forUser($user));
+        $parts = $this->parts($request, $chain, $options, $user);
         if (!\in_array(self::JSON_LINES, $http->getAcceptableContentTypes(), true)) {
             return new JsonResponse([...(array) $check, ...iterator_to_array($parts)]);
         }
@@ -56,6 +61,14 @@ final readonly class CheckController
             'Content-Type' => self::JSON_LINES,
             'X-Accel-Buffering' => 'no',
         ]);
+    }
+
+    /** @return iterable<string, object|null> by the part's name */
+    private function parts(CheckRequest $request, ReadChain $chain, CheckOptions $options, User $user): iterable
+    {
+        if ([] !== $request->with) {
+            yield from ($this->parts)()->compute($request, $chain, $options, $this->numberings->forUser($user));
+        }
     }
 
     /**

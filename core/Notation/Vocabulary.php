@@ -205,10 +205,8 @@ final readonly class Vocabulary
     private array $ids;
     /** @var array<string, true> moves that go to one side, by id */
     private array $toASide;
-    /**
-     * @var array<string, list<string>> what may be suggested for a word that is not known, by the word it is near to
-     */
-    private array $suggestions;
+    /** @var list<string> names of strikes */
+    private array $strikeNames;
 
     public function __construct(Catalogue $catalogue)
     {
@@ -241,7 +239,8 @@ final readonly class Vocabulary
         $this->straightOnes = $words->straight;
         $plurals = [];
         foreach (array_keys($this->nouns) as $noun) {
-            $plurals[1 === preg_match('/(s|sh|ch)$/', $noun) ? $noun.'es' : $noun.'s'] = $noun;
+            $hisses = str_ends_with($noun, 's') || str_ends_with($noun, 'sh') || str_ends_with($noun, 'ch');
+            $plurals[$noun.($hisses ? 'es' : 's')] = $noun;
         }
         $this->plurals = $plurals;
         $bases = self::BASES;
@@ -265,28 +264,11 @@ final readonly class Vocabulary
             ...array_keys(self::SEQUENCES),
         ];
         foreach ($phrases as $phrase) {
-            $words = explode(' ', $phrase);
-            $longest[$words[0]] = max($longest[$words[0]] ?? 0, \count($words));
+            [$first] = explode(' ', $phrase, 2);
+            $longest[$first] = max($longest[$first] ?? 0, 1 + substr_count($phrase, ' '));
         }
         $this->longest = $longest;
-        $suggestions = array_map(static fn (array $base): array => array_values($base), $bases);
-        $words = [
-            ...array_keys($catalogue->moves),
-            ...array_keys($this->nouns),
-            ...array_column($catalogue->strikes, 'name'),
-            'fake',
-            'lead',
-            'rear',
-            'left',
-            'right',
-            'body',
-            'head',
-            'beat',
-        ];
-        foreach ($words as $word) {
-            $suggestions[$word] = [$word];
-        }
-        $this->suggestions = $suggestions;
+        $this->strikeNames = array_column($catalogue->strikes, 'name');
     }
 
     /**
@@ -359,13 +341,14 @@ final readonly class Vocabulary
     /** @return list<string> at most three known words, nearest first */
     public function nearest(string $word): array
     {
-        if (isset($this->suggestions[$word])) {
+        $suggestions = $this->suggestions();
+        if (isset($suggestions[$word])) {
             // A known word in the wrong place; suggesting a similar one would mislead.
             return [];
         }
         $limit = max(1, intdiv(mb_strlen($word), 3));
         $ranked = [];
-        foreach ($this->suggestions as $known => $texts) {
+        foreach ($suggestions as $known => $texts) {
             $distance = str_starts_with($known, $word) ? 0 : levenshtein(substr($word, 0, 40), $known);
             if ($distance <= $limit) {
                 foreach ($texts as $text) {
@@ -376,6 +359,30 @@ final readonly class Vocabulary
         asort($ranked);
 
         return \array_slice(array_keys($ranked), 0, 3);
+    }
+
+    /** @return array<string, list<string>> what may be suggested for a word that is not known, by the word it is near to */
+    private function suggestions(): array
+    {
+        $words = [
+            ...array_keys($this->ids),
+            ...array_keys($this->nouns),
+            ...$this->strikeNames,
+            'fake',
+            'lead',
+            'rear',
+            'left',
+            'right',
+            'body',
+            'head',
+            'beat',
+        ];
+        $suggestions = array_map(static fn (array $base): array => array_values($base), $this->bases);
+        foreach ($words as $word) {
+            $suggestions[$word] = [$word];
+        }
+
+        return $suggestions;
     }
 
     /**

@@ -42,7 +42,6 @@ final readonly class Catalogue
         return $this->moves[$id] ?? throw UnknownTechnique::named($id);
     }
 
-    /** Returns the strike of that family thrown from that role, or null when there is none. */
     /** Returns the role of the family's strike with that trait; null when none has it. */
     public function roleWith(StrikeTrait $trait, string $family): ?Role
     {

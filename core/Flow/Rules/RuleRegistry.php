@@ -17,11 +17,10 @@ final readonly class RuleRegistry
         /** @var list<Rule>|null $rules */
         static $rules = null;
         if (null === $rules) {
-            $rules = Instances::inFolder(__DIR__, __NAMESPACE__, Rule::class);
-            usort(
-                $rules,
-                static fn (Rule $one, Rule $other): int => $one->definition()->order <=> $other->definition()->order,
-            );
+            $found = Instances::inFolder(__DIR__, __NAMESPACE__, Rule::class);
+            $orders = array_map(static fn (Rule $rule): int => $rule->definition()->order, $found);
+            asort($orders);
+            $rules = array_map(static fn (int $at): Rule => $found[$at], array_keys($orders));
         }
 
         return $rules;
