@@ -361,7 +361,7 @@ final readonly class Vocabulary
         return \array_slice(array_keys($ranked), 0, 3);
     }
 
-    /** @return array<string, list<string>> what may be suggested for a word that is not known, by the word it is near to */
+    /** @return array<string, list<string>> what may be suggested for an unknown word, by the word that it is near to */
     private function suggestions(): array
     {
         $words = [

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
+use Periplus\Core\Notation\Vocabulary;
+
 /**
  * Replaces phrases that coaches and screens use with the keywords of a search: "kickboxing" with "rules kickboxing",
  * "southpaw first" with "from southpaw", "3 strikes" with "length 3". Keywords with a blank in them cannot be typed.
@@ -53,15 +55,6 @@ final readonly class SpokenPhrases
         '/^(?:longer than|over|above) (\d{1,2}(?:\.\d{1,2})?) ?(?:s|sec|seconds?)$/' => [self::LONGER, '$1'],
         '/^(?:shorter than|under|below) (\d{1,2}(?:\.\d{1,2})?) ?(?:s|sec|seconds?)$/' => [self::SHORTER, '$1'],
         '/^new in the last (\d{1,3}) days?$/' => [self::NEW, '$1'],
-    ];
-    private const COUNTS = [
-        'two' => '2',
-        'three' => '3',
-        'four' => '4',
-        'five' => '5',
-        'six' => '6',
-        'seven' => '7',
-        'eight' => '8',
     ];
     /** The number of words in the longest phrase. */
     private const MAX_WORDS = 6;
@@ -119,7 +112,7 @@ final readonly class SpokenPhrases
                 if ($piece->isQuoted()) {
                     continue 2;
                 }
-                $words[] = self::COUNTS[$piece->word()] ?? $piece->word();
+                $words[] = Vocabulary::NUMBERS[$piece->word()] ?? $piece->word();
             }
             $phrase = implode(' ', $words);
             if (isset(self::WORDS[$phrase])) {

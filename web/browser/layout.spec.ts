@@ -58,7 +58,9 @@ async function faultsAt(browser: Browser, baseURL: string | undefined, width: nu
   const { csrfToken } = await (await page.request.get("/api/session")).json();
   const headers = { "X-CSRF-Token": csrfToken };
   const send = async (to: string, data: object) =>
-    (await page.request.post(`/api/runs${to}`, { headers, data: { id: `layout-${width}-${Date.now()}`, ...data } })).json();
+    (
+      await page.request.post(`/api/runs${to}`, { headers, data: { id: `layout-${width}-${Date.now()}`, ...data } })
+    ).json();
   const run = await send("", { plan: 1 });
   await look(`/${REMOTE.replace(":id", run.id)}`, page.getByRole("toolbar", { name: "Rounds to jump to" }));
   await send(`/${run.id}/commands`, { kind: "end", seen: run.revision });

@@ -1,6 +1,7 @@
-import { test } from "@playwright/test";
 import { writeFileSync } from "node:fs";
+import { test } from "@playwright/test";
 import { HEAD_COACH, signIn } from "./gym";
+
 const paths = (process.env.PATHS ?? "").split(" ");
 test("aria", async ({ page }) => {
   await page.setViewportSize({ width: 1280, height: 800 });

@@ -3,6 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Flex, Input, Select } from "antd";
 import { bounds } from "../api/bounds";
 import { useCourses } from "../api/useCourses";
+import { DayField } from "../ui/DayField";
 import { Toolbar } from "../ui/Toolbar";
 import { day, todayInGym } from "../ui/words";
 import type { EntryDraft } from "./entryDraft";
@@ -91,12 +92,11 @@ function WhenAndWho({ draft, onChange }: Props) {
         <span>
           <Trans>Day</Trans>
         </span>
-        <Input
-          type="date"
+        <DayField
           aria-label={t`Day`}
           value={draft.day}
           max={todayInGym()}
-          onChange={(event) => event.target.value && onChange({ day: event.target.value })}
+          onChange={(day) => day && onChange({ day })}
         />
       </div>
       <div>

@@ -1,8 +1,9 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Flex, Input, Select } from "antd";
+import { Flex, Select } from "antd";
 import type { ReactNode } from "react";
 import { useCourses } from "../api/useCourses";
+import { DayField } from "../ui/DayField";
 import { LogNav } from "../ui/LogNav";
 import { todayInGym } from "../ui/words";
 import { SPANS, spanOf, weeksBack } from "./period";
@@ -57,18 +58,16 @@ export function ReportHead({ title, withDays = true, needsCourse = false, childr
             />
             {span === "own" && (
               <span className="report-days">
-                <Input
-                  type="date"
+                <DayField
                   value={asked.from ?? weeksBack(12, today)}
                   max={asked.to}
-                  onChange={(event) => put({ from: event.target.value, page: null })}
+                  onChange={(from) => put({ from, page: null })}
                   aria-label={t`From`}
                 />
                 <Trans>to</Trans>
-                <Input
-                  type="date"
+                <DayField
                   value={asked.to ?? todayInGym()}
-                  onChange={(event) => put({ to: event.target.value, page: null })}
+                  onChange={(to) => put({ to, page: null })}
                   aria-label={t`To`}
                 />
               </span>

@@ -3,6 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Checkbox, Input, InputNumber, Select } from "antd";
 import { bounds } from "../api/bounds";
 import type { CourseRequest } from "../api/client";
+import { TimeOfDayField } from "../ui/DayField";
 import { Segmented } from "../ui/Segmented";
 import { GROUPS, LEVELS, MEDIA, RULES, STANCES } from "../ui/words";
 
@@ -120,12 +121,7 @@ function DayFields({ form, onPut }: Props) {
         <label htmlFor="course-time">
           <Trans>Time</Trans>
         </label>
-        <Input
-          id="course-time"
-          type="time"
-          value={form.time ?? ""}
-          onChange={(event) => onPut({ time: event.target.value || null })}
-        />
+        <TimeOfDayField id="course-time" value={form.time ?? null} onChange={(time) => onPut({ time })} />
       </span>
       <span>
         <label htmlFor="course-minutes">

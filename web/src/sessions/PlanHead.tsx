@@ -7,6 +7,7 @@ import { bounds } from "../api/bounds";
 import type { Plan, SessionDocument } from "../api/client";
 import { useCourses } from "../api/useCourses";
 import { StartDialog } from "../run/StartDialog";
+import { DayField } from "../ui/DayField";
 import { Dialog } from "../ui/Dialog";
 import { useNotice } from "../ui/useNotice";
 import { GenerateSession } from "./GenerateSession";
@@ -66,12 +67,13 @@ export function PlanHead({ plan, planner, document, onReasons }: Props) {
           <Trans>template</Trans>
         </span>
       ) : (
-        <input
-          type="datetime-local"
+        <DayField
+          withTime
           className="plan-when"
           aria-label={t`Day and time`}
-          value={draft.startsAt ?? ""}
-          onChange={(event) => put({ startsAt: event.target.value || null })}
+          placeholder={t`no day yet`}
+          value={draft.startsAt}
+          onChange={(startsAt) => put({ startsAt })}
         />
       )}
       <Select

@@ -86,7 +86,9 @@ export function useShortcut(name: ShortcutName, act: (event: KeyboardEvent) => u
     const onKey = (event: KeyboardEvent) => {
       // Escape and keys with Ctrl write no character; a single letter must not leave the page behind a dialog.
       const free =
-        "mod" in SHORTCUTS[name] || "silent" in SHORTCUTS[name] || !(isTyping(event.target) || isInDialog(event.target));
+        "mod" in SHORTCUTS[name] ||
+        "silent" in SHORTCUTS[name] ||
+        !(isTyping(event.target) || isInDialog(event.target));
       if (isShortcut(name, event) && free && newest.current(event) !== false && name !== "release") {
         event.preventDefault();
       }
