@@ -51,23 +51,25 @@ test("the focus goes to the part of the page in which the pressed button was", a
   await waitFor(() => expect(document.activeElement).toBe(screen.getByRole("region", { name: "proposal" })));
 });
 
-test("a section that is drawn anew gets the focus of the one it replaces", async () => {
-  function Anew() {
-    useLostFocus();
-    const [version, setVersion] = useState(1);
-    return (
-      <div id="content">
-        <h1 tabIndex={-1}>Page</h1>
-        <div key={version}>
-          <section aria-label="Effect, “whole”">
-            <button type="button" onClick={() => setVersion(2)}>
-              Save
-            </button>
-          </section>
-        </div>
+/** A page of which a part is drawn anew, as after a save. */
+function Anew() {
+  useLostFocus();
+  const [version, setVersion] = useState(1);
+  return (
+    <div id="content">
+      <h1 tabIndex={-1}>Page</h1>
+      <div key={version}>
+        <section aria-label="Effect, “whole”">
+          <button type="button" onClick={() => setVersion(2)}>
+            Save
+          </button>
+        </section>
       </div>
-    );
-  }
+    </div>
+  );
+}
+
+test("a section that is drawn anew gets the focus of the one it replaces", async () => {
   render(<Anew />, { container: root });
   press("Save");
   await waitFor(() => expect(document.activeElement).toBe(screen.getByRole("region", { name: "Effect, “whole”" })));
