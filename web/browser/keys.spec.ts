@@ -1,5 +1,5 @@
 import type { Locator, Page } from "@playwright/test";
-import { COACH, entry, expect, HEAD_COACH, on, putAway, signIn, test } from "./gym";
+import { COACH, entry, expect, HEAD_COACH, on, putAway, signIn, test, write } from "./gym";
 import { signInAt } from "./other-gym";
 
 /** Tabs that may lie between where one works and what one presses next; the head of a long page has about thirty. */
@@ -73,6 +73,139 @@ const button = (within: Page | Locator, name: string | RegExp) =>
   within.getByRole("button", { name, exact: typeof name === "string" });
 const dialogOf = (page: Page) => page.getByRole("dialog");
 const unique = () => Date.now() % 1_000_000;
+
+const rounds = (page: Page) => page.getByRole("region", { name: "Rounds" });
+
+/** Presses the right arrow key in a toolbar until a button with this name has the focus. */
+async function arrowTo(page: Page, name: RegExp): Promise<void> {
+  await expect(async () => {
+    await page.keyboard.press("ArrowRight");
+    await expect(page.locator(":focus")).toHaveAttribute("aria-label", name, { timeout: 50 });
+  }).toPass({ intervals: [0] });
+}
+
+test("a combination is found, opened, written, saved and found again by keys alone", async ({ page }) => {
+  await signIn(page, HEAD_COACH);
+  await putAway(page, "1 1 6 3 step-back");
+  await page.goto("/library");
+  await expect(page.getByRole("link", { name: "Barrel roll" })).toBeVisible();
+  await page.keyboard.press("/");
+  await page.keyboard.type("kickboxing level 3");
+  await expect(page.getByText("is for kickboxing")).toBeVisible();
+  await expect(page.getByText(/combinations found/)).toBeVisible();
+  await page.keyboard.press("ArrowDown");
+  await expect(page.locator("tbody tr").first()).toBeFocused();
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("ArrowUp");
+  await page.keyboard.press("ArrowUp");
+  await expect(page.getByLabel("Search the library"), "up from the first row").toBeFocused();
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/combinations\/\d+/);
+  await page.keyboard.press("n");
+  await expect(entry(page)).toBeFocused();
+  const name = `By keys ${Date.now() % 100_000}`;
+  await page.keyboard.type("1 1 6 3 step-back");
+  await expect(page.getByRole("group", { name: "Combination line: 1 1 6 3 step-back", exact: true })).toBeVisible();
+  await page.keyboard.press("Control+s");
+  await expect(page.getByLabel("Name", { exact: true })).toBeFocused();
+  await page.keyboard.type(name);
+  await page.keyboard.press("Control+s");
+  await expect(page.getByRole("heading", { name })).toBeFocused();
+  await page.goto("/library");
+  await expect(page.getByRole("link", { name: "Barrel roll" })).toBeVisible();
+  await page.keyboard.press("/");
+  await page.keyboard.type(`"${name}"`);
+  await expect(page.getByText("1 combination found")).toBeVisible();
+});
+
+test("a tile is opened, changed and undone by keys, and the focus stays where one works", async ({ page }) => {
+  await signIn(page, HEAD_COACH);
+  await page.goto("/bench");
+  await write(page, "1 2 3 2");
+  await new Keyboard(page).to(page.locator('[data-at="0"]'));
+  await page.keyboard.press("ArrowRight");
+  const panel = page.getByRole("region", { name: "Change the selected item" });
+  await expect(panel.getByRole("button", { name: /^lead hook: then it/ })).toBeEnabled();
+  await page.keyboard.press("Enter");
+  await expect(panel.locator(":focus")).toHaveCount(1);
+  // Each row of edits is one stop for Tab, with arrow keys inside.
+  await page.keyboard.press("Tab");
+  await arrowTo(page, /^lead hook: then it/);
+  await page.keyboard.press("Enter");
+  await expect(entry(page)).toHaveValue("1 3 3 2");
+  await expect(panel.locator(":focus"), "after an edit the panel keeps the focus").toHaveCount(1);
+  await page.keyboard.press("Control+z");
+  await expect(entry(page), "undo works from a button").toHaveValue("1 2 3 2");
+  await page.keyboard.press("Control+z");
+  await page.keyboard.press("Control+z");
+  await expect(page.locator("body:focus")).toHaveCount(0);
+  await page.keyboard.press("Control+Shift+z");
+  await expect(entry(page)).toHaveValue("1 2 3 2");
+});
+
+test("a coach is blocked by keys, and dialogs begin at what they ask", async ({ page }) => {
+  await signIn(page, HEAD_COACH);
+  await page.goto("/coaches");
+  const keys = new Keyboard(page);
+  const block = button(page.getByRole("row").filter({ hasText: "Liv" }), "Active · block");
+  await keys.press(block);
+  await expect(dialogOf(page)).toContainText("signed out everywhere");
+  await expect(button(dialogOf(page), "Block")).toBeFocused();
+  await page.keyboard.press("Escape");
+  await expect(block, "back where it was opened").toBeFocused();
+  await page.goto("/sessions/1");
+  await keys.press(button(page, "Generate"));
+  await expect(dialogOf(page).getByRole("combobox", { name: "Course" })).toBeFocused();
+  await page.keyboard.press("Escape");
+  await expect(button(page, "Generate")).toBeFocused();
+});
+
+test("ticked combinations are added to a session and shown on a wall by keys", async ({ page }) => {
+  await signIn(page, HEAD_COACH);
+  await page.goto("/library?q=theme+rolls");
+  const keys = new Keyboard(page);
+  const box = page.getByRole("checkbox", { name: /^Choose (?!all)/ });
+  for (const one of [box.nth(0), box.nth(1)]) {
+    await keys.to(one);
+    await page.keyboard.press("Space");
+  }
+  await expect(page.getByRole("link", { name: "Compare these two" })).toBeVisible();
+  await keys.press(button(page, "Add to a session"));
+  await expect(button(dialogOf(page), /Beginners, boxing/).first()).toBeVisible();
+  await keys.press(button(dialogOf(page), "A new session"));
+  await expect(page.getByText("2 combinations were added to this session.")).toBeVisible();
+  await expect(rounds(page).getByRole("button", { name: /Barrel roll/ })).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(rounds(page).getByRole("button", { name: /Barrel roll/ })).toHaveCount(0);
+
+  await page.goto("/library?q=barrel+roll");
+  await keys.press(page.getByRole("link", { name: "Barrel roll" }));
+  await keys.press(button(page, "Show on a wall"));
+  await expect(dialogOf(page)).toContainText("Barrel roll");
+  await keys.press(button(dialogOf(page), "Start"));
+  await expect(page.getByRole("heading", { name: "Barrel roll" })).toBeVisible();
+  await keys.press(button(page, "End"));
+  await keys.press(button(dialogOf(page), "End it"));
+});
+
+test("a family is walked through by arrow keys", async ({ page }) => {
+  await signIn(page, HEAD_COACH);
+  await page.goto("/family");
+  const tree = page.getByRole("tree").first();
+  await expect(tree).toBeVisible();
+  const rows = tree.getByRole("treeitem");
+  const all = await rows.count();
+  await new Keyboard(page).to(rows.first());
+  await page.keyboard.press("ArrowLeft");
+  await expect(rows).toHaveCount(1);
+  await page.keyboard.press("ArrowRight");
+  await expect(rows).toHaveCount(all);
+  await page.keyboard.press("ArrowDown");
+  await expect(rows.nth(1)).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/combinations\/\d+/);
+});
 
 test("a combination is mirrored, compared and kept for a southpaw with the same limbs, by keys", async ({ page }) => {
   await signIn(page, HEAD_COACH);
@@ -286,16 +419,4 @@ test("a card is made and revoked by keys", async ({ page }) => {
   await keys.press(button(card, "Revoke"));
   await keys.press(button(dialogOf(page), "Revoke it"));
   await expect(page.getByText("Revoked. The link no longer works.")).toBeVisible();
-});
-
-test("a coach is invited and blocked by keys, and the question begins at its answer", async ({ page }) => {
-  await signIn(page, HEAD_COACH);
-  const keys = new Keyboard(page);
-  await page.goto("/coaches");
-  const block = button(page.getByRole("row").filter({ hasText: "Liv" }), "Active · block");
-  await keys.press(block);
-  await expect(dialogOf(page)).toContainText("signed out everywhere");
-  await expect(button(dialogOf(page), "Block")).toBeFocused();
-  await page.keyboard.press("Escape");
-  await expect(block, "back where it was opened").toBeFocused();
 });
