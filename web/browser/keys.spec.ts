@@ -123,8 +123,11 @@ test("a tile is opened, changed and undone by keys, and the focus stays where on
   await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   await write(page, "1 2 3 2");
-  await new Keyboard(page).to(page.locator('[data-at="0"]'));
-  await page.keyboard.press("ArrowRight");
+  // The tiles are one stop as well, at the one that was written last.
+  await new Keyboard(page).to(page.locator('.line-full [data-at="3"]'));
+  await page.keyboard.press("ArrowLeft");
+  await page.keyboard.press("ArrowLeft");
+  await expect(page.locator('.line-full [data-at="1"]')).toBeFocused();
   const panel = page.getByRole("region", { name: "Change the selected item" });
   await expect(panel.getByRole("button", { name: /^lead hook: then it/ })).toBeEnabled();
   await page.keyboard.press("Enter");
@@ -180,7 +183,9 @@ test("ticked combinations are added to a session and shown on a wall by keys", a
   await expect(rounds(page).getByRole("button", { name: /Barrel roll/ })).toHaveCount(0);
 
   await page.goto("/library?q=barrel+roll");
-  await keys.press(page.getByRole("link", { name: "Barrel roll" }));
+  await expect(page.getByText("1 combination found")).toBeVisible();
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("Enter");
   await keys.press(button(page, "Show on a wall"));
   await expect(dialogOf(page)).toContainText("Barrel roll");
   await keys.press(button(dialogOf(page), "Start"));
@@ -230,9 +235,10 @@ test("a combination is mirrored, compared and kept for a southpaw with the same 
   await page.keyboard.press("Control+s");
   await expect(page.getByLabel("Name", { exact: true })).toBeFocused();
   const name = `Same limbs ${unique()}`;
+  // Over the name that the drawer proposes.
   await page.keyboard.type(name);
   await page.keyboard.press("Control+s");
-  await expect(page.getByRole("heading", { name })).toBeFocused();
+  await expect(page.getByRole("heading", { name, exact: true })).toBeFocused();
   await expect(page.getByText(/written for southpaw/)).toBeVisible();
 });
 

@@ -101,7 +101,7 @@ const FOREIGN = new RegExp(
   "^(Mon|Tue|Wed|Thu|Fri|Sat|Sun|Monday|Tuesday|Wednesday|Thursday|Friday|Saturday|Sunday|Jan|Feb|Mar|Apr|May|Jun|Jul|" +
     "Aug|Sept|Oct|Nov|Dec|January|February|March|April|June|July|August|September|October|November|December|" +
     "Increase|Decrease|Value|Previous|Next|Page|Show|Hide|segmented|control|" +
-    "close|circle|up|down|left|right|eye|invisible|search|JSON|MariaDB|min|ms|cm)$",
+    "Clear|calendar|clock|close|circle|up|down|left|right|eye|invisible|search|JSON|MariaDB|min|ms|cm)$",
 );
 
 /** The texts that are shown or read out and contain a word without accents. */

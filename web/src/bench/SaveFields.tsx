@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Input, type InputRef } from "antd";
-import type { RefObject } from "react";
+import { type RefObject, useEffect } from "react";
 import { Link } from "react-router";
 import { bounds } from "../api/bounds";
 import type { Check, Rules } from "../api/client";
@@ -37,6 +37,8 @@ export function SaveFields({
 }: Props & { saving: Saving; except: number | null; field: RefObject<InputRef | null>; isNameMissing: boolean }) {
   const { doing } = saving;
   const sameName = useSameName(draft.name, except);
+  // Whoever types at once gives it another name.
+  useEffect(() => field.current?.select(), [field]);
   return (
     <>
       <label htmlFor="name">
