@@ -15,7 +15,7 @@ if (is_file($preload = getenv('APP_CACHE_DIR').'/Periplus_App_KernelProdContaine
                 (array) glob(
                     $root
                         .'/app/{Account,Advice,Audit,Card,Combination,Course,Exchange,Gym,HouseRules,Logbook,Measure,'
-    .'Numbering,Plan,Review,RulePreview,Run,Search,Similarity,Store,Today,Voice,Wall}',
+                        .'Numbering,Plan,Review,RulePreview,Run,Search,Similarity,Store,Today,Voice,Wall}',
                     \GLOB_BRACE,
                 ),
                 is_string(...),

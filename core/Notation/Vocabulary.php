@@ -239,8 +239,8 @@ final readonly class Vocabulary
         $this->straightOnes = $words->straight;
         $plurals = [];
         foreach (array_keys($this->nouns) as $noun) {
-            $hisses = str_ends_with($noun, 's') || str_ends_with($noun, 'sh') || str_ends_with($noun, 'ch');
-            $plurals[$noun.($hisses ? 'es' : 's')] = $noun;
+            $takesEs = str_ends_with($noun, 's') || str_ends_with($noun, 'sh') || str_ends_with($noun, 'ch');
+            $plurals[$noun.($takesEs ? 'es' : 's')] = $noun;
         }
         $this->plurals = $plurals;
         $bases = self::BASES;

@@ -51,8 +51,8 @@ test("the focus goes to the part of the page in which the pressed button was", a
   await waitFor(() => expect(document.activeElement).toBe(screen.getByRole("region", { name: "proposal" })));
 });
 
-/** A page of which a part is drawn anew, as after a save. */
-function Anew() {
+/** A page whose section is replaced by another with the same name, as after a save. */
+function Replaced() {
   useLostFocus();
   const [version, setVersion] = useState(1);
   return (
@@ -69,8 +69,8 @@ function Anew() {
   );
 }
 
-test("a section that is drawn anew gets the focus of the one it replaces", async () => {
-  render(<Anew />, { container: root });
+test("a section gets the focus of the section with the same name that it replaces", async () => {
+  render(<Replaced />, { container: root });
   press("Save");
   await waitFor(() => expect(document.activeElement).toBe(screen.getByRole("region", { name: "Effect, “whole”" })));
 });

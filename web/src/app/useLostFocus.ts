@@ -13,11 +13,13 @@ function pathOf(element: Element): HTMLElement[] {
   return path;
 }
 
-/** Returns the element, or the section that was drawn anew in its place under the same name; null when there is none. */
-function stillThere(one: HTMLElement): HTMLElement | null {
-  const name = one.tagName === "SECTION" && one.getAttribute("aria-label");
-  const anew = name && document.querySelector<HTMLElement>(`#content section[aria-label="${CSS.escape(name)}"]`);
-  return one.isConnected ? one : anew || null;
+/** Returns the element, or the section with the same name that replaced it; null when neither is on the page. */
+function onPage(element: HTMLElement): HTMLElement | null {
+  const name = element.tagName === "SECTION" ? element.getAttribute("aria-label") : null;
+  if (element.isConnected || name === null) {
+    return element.isConnected ? element : null;
+  }
+  return document.querySelector<HTMLElement>(`#content section[aria-label="${CSS.escape(name)}"]`);
 }
 
 /**
@@ -32,7 +34,7 @@ export function nearestPlace(path: HTMLElement[]): HTMLElement | null {
   const home = document.querySelector<HTMLElement>("#content [data-home]");
   const near = path
     .slice(1)
-    .map(stillThere)
+    .map(onPage)
     .find((one) => one?.closest("#content") && one.id !== "content");
   return home ?? (near && near.tagName !== "MAIN" ? near : document.querySelector<HTMLElement>("#root h1"));
 }

@@ -122,14 +122,14 @@ function Editor({ set, earlier, all, mayEdit, numbersOf, onNumbersOf }: EditorPr
         notice.done(t`The ${set.name.toLowerCase()} rules are saved.`);
       },
     });
-  const look = () => start.mutate({ set: set.id, rules: draft });
+  const startPreview = () => start.mutate({ set: set.id, rules: draft });
   const isReady = preview?.state === "ready";
-  // Once for the preview, once more for the question.
+  // The first press previews the change, the second asks whether to save it.
   useShortcut("save", () => {
     if (isReady) {
       setAsks(true);
     } else if (mayEdit && changed && !start.isPending) {
-      look();
+      startPreview();
     }
   });
 
@@ -156,7 +156,7 @@ function Editor({ set, earlier, all, mayEdit, numbersOf, onNumbersOf }: EditorPr
                 {...{ changed, isBuiltIn, isReady }}
                 isPreviewing={start.isPending}
                 isSaving={save.isPending}
-                onPreview={look}
+                onPreview={startPreview}
                 onSave={() => setAsks(true)}
                 onUndo={() => change(stored)}
                 onBuiltIn={() => change(pick(set.builtIn))}

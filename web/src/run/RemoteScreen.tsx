@@ -9,7 +9,7 @@ import { Loading } from "../ui/Loading";
 import { layers } from "../ui/layers";
 import { QrCode } from "../ui/QrCode";
 import { Toolbar } from "../ui/Toolbar";
-import { stretchAfter, stretchBefore, tracksOf } from "../wall/moment";
+import { momentOf, stretchAfter, stretchBefore, tracksOf } from "../wall/moment";
 import { positionAt, stands } from "../wall/state";
 import { timeLeft } from "../wall/time";
 import { useScreen, useTick } from "../wall/useScreen";
@@ -126,7 +126,7 @@ function rowsOf(programme: Programme): { track: number | null; segments: Segment
   return [...rows.values()];
 }
 
-/** What all tracks start at one moment: their drills or exercises, and the combinations in them. */
+/** What starts at one moment on any track: the drills or exercises, and their combinations. */
 interface Part {
   segment: Segment;
   drills: Set<string>;
@@ -134,14 +134,13 @@ interface Part {
 }
 
 /** Returns the parts with work in their order. */
-function partsOf({ segments, cues }: Programme): Part[] {
+function partsOf(programme: Programme): Part[] {
   const parts = new Map<number, Part>();
-  for (const segment of segments.filter(({ kind }) => kind === "work")) {
+  for (const segment of programme.segments.filter(({ kind }) => kind === "work")) {
     const part = parts.get(segment.fromMs) ?? { segment, drills: new Set(), combinations: new Set() };
-    const exercise = cues.find(
-      ({ stands, atMs, track }) => stands && track === segment.track && atMs >= segment.fromMs && atMs < segment.toMs,
-    );
-    part.drills.add((segment.drill === "exercise" ? exercise?.short : null) ?? segment.title ?? t`work`);
+    const exercise =
+      segment.drill === "exercise" ? momentOf(programme, segment.track, segment.fromMs).shown?.short : undefined;
+    part.drills.add(exercise ?? segment.title ?? t`work`);
     for (const { name, text } of segment.combinations) {
       part.combinations.add(name ?? text);
     }

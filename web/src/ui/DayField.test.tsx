@@ -26,7 +26,11 @@ function Held({ first, onChange }: { first: string; onChange: (value: string | n
     setValue(next);
     onChange(next);
   };
-  return <DayField aria-label="Day" value={value} withTime={first.includes("T")} onChange={take} />;
+  return first.includes(":") && !first.includes("T") ? (
+    <TimeOfDayField id="time" value={value} onChange={take} />
+  ) : (
+    <DayField aria-label="Day" value={value} withTime={first.includes("T")} onChange={take} />
+  );
 }
 
 function type(field: HTMLElement, text: string) {
@@ -62,7 +66,7 @@ test("a day with a time is written with 24 hours", () => {
 test("a time of day is read as it is typed", () => {
   withKeyboard();
   const onChange = vi.fn();
-  render(<TimeOfDayField id="time" value="19:00" onChange={onChange} />);
+  render(<Held first="19:00" onChange={onChange} />);
   type(screen.getByRole("textbox"), "18:30");
   expect(onChange).toHaveBeenLastCalledWith("18:30");
 });

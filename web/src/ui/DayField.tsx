@@ -4,7 +4,7 @@ import dayjs, { type Dayjs } from "dayjs";
 import "dayjs/locale/en-gb";
 import { hasKeyboard } from "./device";
 
-/** How a day is shown first, as everywhere in Periplus; the others are read when they are typed. */
+/** The first format is how a day is shown, as everywhere in Periplus; the others are understood when typed. */
 const DAYS = ["D MMM YYYY", "D MMMM YYYY", "D.M.YYYY", "D/M/YYYY", "YYYY-MM-DD"];
 const DAYS_WITH_TIME = ["ddd D MMM YYYY, HH:mm", ...DAYS.flatMap((day) => [`${day}, HH:mm`, `${day} HH:mm`])];
 
@@ -51,7 +51,7 @@ export function DayField({ value, withTime = false, max, placeholder, onChange, 
       maxDate={max ? dayjs(max) : undefined}
       allowClear={placeholder !== undefined}
       placeholder={placeholder}
-      // What is chosen counts at once, also a day whose time is left as it was.
+      // A choice counts at once, even if the calendar is then left without choosing a time.
       onCalendarChange={(chosen) => !Array.isArray(chosen) && chosen && take(chosen)}
       onChange={take}
     />
@@ -70,6 +70,7 @@ export function TimeOfDayField({ id, value, onChange }: TimeProps) {
   if (!hasKeyboard()) {
     return <Input id={id} type="time" value={value ?? ""} onChange={({ target }) => onChange(target.value || null)} />;
   }
+  const take = (chosen: Dayjs | null) => onChange(chosen ? chosen.format("HH:mm") : null);
   return (
     <TimePicker
       id={id}
@@ -80,7 +81,9 @@ export function TimeOfDayField({ id, value, onChange }: TimeProps) {
       showNow={false}
       needConfirm={false}
       placeholder=""
-      onChange={(chosen) => onChange(chosen ? chosen.format("HH:mm") : null)}
+      // An hour counts at once, even if the list is then left without choosing minutes.
+      onCalendarChange={(chosen) => !Array.isArray(chosen) && chosen && take(chosen)}
+      onChange={take}
     />
   );
 }
