@@ -179,6 +179,8 @@ test("a combination is dropped from the library, a round is moved on the clock a
   await expect(page.getByRole("button", { name: /^Drag .* into a set$/ })).toHaveCount(1);
   await drag(page, row, rounds(page).locator(".set-card"));
   await expect(rounds(page).getByText("1 2 3b exit", { exact: true })).toBeVisible();
+  // For a moment after a drop presses are taken for its end.
+  await expect(page.getByRole("region", { name: "Clock" })).toHaveAttribute("aria-busy", "false");
   await rounds(page).getByRole("button", { name: "+ round" }).click();
   // Without a mouse: into the set that is chosen.
   await rounds(page).getByLabel("Type a combination").click();
