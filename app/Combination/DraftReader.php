@@ -69,6 +69,7 @@ final readonly class DraftReader
                 'message' => $problem->message,
                 'expected' => $problem->expected,
                 'nearest' => $problem->nearest,
+                'drill' => $problem->drill,
             ],
             $reading->problems,
         );

@@ -15,7 +15,7 @@ use Periplus\Core\Similarity\Family;
  * Computes the terms by which a combination in use is found: its words; "#" and a theme; "@" and a trait: level,
  * verdict, rules (boxing also for punches alone), stance, a weapon, a target reached, the number of strikes, the
  * author; "." and an item, or two consecutive ones; "^" and the first item, "$" and the last ones. Items omit the marks
- * for joined and landing forward, and free strikes of any count are "*".
+ * for joined, leg up and landing, and free strikes of any count are "*".
  */
 final readonly class IndexTerms
 {
@@ -25,6 +25,7 @@ final readonly class IndexTerms
     public const HAS = '.';
     public const FIRST = '^';
     public const LAST = '$';
+    private const MARKS = [Sequence::JOINED, Sequence::LEG_UP, Sequence::FORWARD, Sequence::BEHIND];
     private const MAX_WORDS = 150;
     private const MAX_TERM_LENGTH = 41;
 
@@ -98,8 +99,8 @@ final readonly class IndexTerms
     /** Returns an item as written in terms. */
     public static function item(string $item): string
     {
-        return str_starts_with($item, Sequence::FREE)
+        return \in_array($item[0], [Sequence::FREE, Sequence::CHOICE], true)
             ? '*'
-            : strtr($item, [Sequence::JOINED => '', Sequence::LANDS => '']);
+            : strtr($item, array_fill_keys(self::MARKS, ''));
     }
 }

@@ -42,6 +42,9 @@ final readonly class Chain implements \Countable
     public static function require(array $items, int $index): void
     {
         $item = $items[$index];
+        if ($item instanceof StrikeItem && $item->legUp) {
+            self::requireLegUp($item, $items[$index - 1] ?? null);
+        }
         if (!$item instanceof StrikeItem || !$item->joined) {
             return;
         }
@@ -50,10 +53,15 @@ final readonly class Chain implements \Countable
         }
         do {
             $before = $items[--$index] ?? null;
+            if ($before instanceof MoveItem) {
+                $before->move->allowsStrikeOf($item->strike) || throw InvalidChain::joinsMove($before->move);
+
+                return;
+            }
             if (!$before instanceof StrikeItem || $before->feint) {
                 throw InvalidChain::joinsNothing();
             }
-            if ($before->landsForward) {
+            if (Landing::Back !== $before->landing) {
                 throw InvalidChain::joinsLanding($item->strike);
             }
             if ($before->sharesLimbWith($item)) {
@@ -62,9 +70,39 @@ final readonly class Chain implements \Countable
         } while ($before->joined);
     }
 
+    private static function requireLegUp(StrikeItem $item, ?Item $before): void
+    {
+        if (
+            $item->joined
+            || !$item->isLegStrike()
+            || !$item->strike->startsOnOneLeg()
+            || !$before instanceof StrikeItem
+            || !$before->sharesLimbWith($item)
+            || Landing::Back !== $before->landing
+        ) {
+            throw InvalidChain::legUp($item->strike);
+        }
+    }
+
     public function count(): int
     {
         return \count($this->items);
+    }
+
+    /** Tells whether the item at that index lands together with a strike before it, and does not go with a move. */
+    public function joinsStrike(int $index): bool
+    {
+        $item = $this->items[$index];
+
+        return $item instanceof StrikeItem && $item->joined && $this->items[$index - 1] instanceof StrikeItem;
+    }
+
+    /** Tells whether the item at that index goes with the move before it. */
+    public function goesWithMove(int $index): bool
+    {
+        $item = $this->items[$index];
+
+        return $item instanceof StrikeItem && $item->joined && $this->items[$index - 1] instanceof MoveItem;
     }
 
     /** @return array<int, StrikeItem> the strikes by their place in the chain, feints among them */

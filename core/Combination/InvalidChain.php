@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Combination;
 
+use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
@@ -26,10 +27,32 @@ final class InvalidChain extends \DomainException
         );
     }
 
-    public static function landing(Strike $strike): self
+    public static function landing(Strike $strike, Landing $landing): self
     {
         return new self(
-            t('Only a kick or knee of the rear leg can land forward, the {strike} cannot.', strike: $strike->name),
+            Landing::Behind === $landing
+                ? t('Only a kick or knee of the lead leg can land behind, the {strike} cannot.', strike: $strike->name)
+                : t(
+                    'Only a kick or knee of the rear leg can land forward, the {strike} cannot.',
+                    strike: $strike->name,
+                ),
+        );
+    }
+
+    public static function legUp(Strike $strike): self
+    {
+        return new self(
+            t(
+                'A leg stays up only from one kick or knee to the next of the same leg; the {strike} cannot follow so.',
+                strike: $strike->name,
+            ),
+        );
+    }
+
+    public static function joinsMove(Move $move): self
+    {
+        return new self(
+            t('No such strike goes together with {move}; put it after the move, without the +.', move: $move->words()),
         );
     }
 
@@ -44,6 +67,16 @@ final class InvalidChain extends \DomainException
         );
     }
 
+    public static function choice(): self
+    {
+        return new self(
+            t(
+                'A choice names 2 to {maxChoice} strikes, each with its own target: *(1,2)3.',
+                maxChoice: FreeStrikes::MAX_CHOICE,
+            ),
+        );
+    }
+
     public static function tooLong(): self
     {
         return new self(t('A chain holds at most {maxItems} items.', maxItems: Chain::MAX_ITEMS));
@@ -51,7 +84,7 @@ final class InvalidChain extends \DomainException
 
     public static function joinsNothing(): self
     {
-        return new self(t('A strike joined with + needs a delivered strike directly before it.'));
+        return new self(t('A strike joined with + needs a delivered strike or a move directly before it.'));
     }
 
     public static function joinsSameLimb(Strike $strike): self
@@ -69,7 +102,7 @@ final class InvalidChain extends \DomainException
     {
         return new self(
             t(
-                'Of strikes that land together only the last can land forward; put the {strike} before it.',
+                'Of strikes that land together only the last can land in front or behind; put the {strike} before it.',
                 strike: $strike->name,
             ),
         );

@@ -13,11 +13,15 @@ final readonly class ItemBytes implements ItemVisitor
 {
     public function strike(StrikeItem $item): string
     {
-        return ($item->joined ? Sequence::JOINED : '')
+        return ($item->joined ? Sequence::JOINED : ($item->legUp ? Sequence::LEG_UP : ''))
             .($item->feint ? Sequence::FEINT : '')
-            .($item->landsForward ? Sequence::LANDS : '')
-            .$item->strike->sign
-            .$item->target->value;
+            .match ($item->landing) {
+                Landing::Back => '',
+                Landing::Forward => Sequence::FORWARD,
+                Landing::Behind => Sequence::BEHIND,
+            }
+        .$item->strike->sign
+        .$item->target->value;
     }
 
     public function move(MoveItem $item): string
@@ -32,6 +36,6 @@ final readonly class ItemBytes implements ItemVisitor
 
     public function freeStrikes(FreeStrikes $item): string
     {
-        return Sequence::free($item->count, $item->target);
+        return Sequence::free($item->count, $item->target, $item->choice);
     }
 }

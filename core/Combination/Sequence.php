@@ -10,20 +10,29 @@ use Periplus\Core\Technique\Target;
  * A chain by role as a short byte string, for storing, searching and comparing. Each item is its prefixes followed by
  * its code: for a strike its sign (a capital letter and a digit, so 260 are possible) and its target (h, b, l); for a
  * move its sign (a small letter and a digit); a comma for a beat; for free strikes "@", a byte from 128 up, their count
- * and their target. Prefixes, in this order: "=" joined, "~" feinted, "!" lands forward. Effort is left out. No code is
- * the beginning of another, so one sequence is a prefix of another exactly when its chain begins the other chain; and
- * the first byte of a code never occurs elsewhere before a digit, so that a code is only found where an item is.
+ * and their target; for free strikes with a choice "$", their count, and four bytes from 128 up for the choice.
+ * Prefixes, in this order: "=" joined or "^" leg still up, "~" feinted, "!" lands forward or "<" behind. Effort is left
+ * out. No code is the beginning of another, so one sequence is a prefix of another exactly when its chain begins the
+ * other chain; and the first byte of a code never occurs elsewhere before a digit, so that a code is only found where
+ * an item is.
  */
 final readonly class Sequence
 {
     public const JOINED = '=';
     public const FEINT = '~';
-    public const LANDS = '!';
+    public const LEG_UP = '^';
+    public const FORWARD = '!';
+    public const BEHIND = '<';
+    /** Every prefix. */
+    public const PREFIXES = '=^~!<';
     public const BEAT = ',';
     public const FREE = '@';
+    public const CHOICE = '$';
+    /** A regular expression for every choice. */
+    public const CHOICE_PATTERN = '\$[\x80-\xff]{5}';
     /** Maximum number of bytes of one item. */
     public const MAX_ITEM_BYTES = 6;
-    private const ITEM = '/[=~!]*(?:[A-Z][0-9][hbl]|[a-z][0-9]|,|@[\x80-\xff])/';
+    private const ITEM = '/[=^~!<]*(?:[A-Z][0-9][hbl]|[a-z][0-9]|,|@[\x80-\xff]|'.self::CHOICE_PATTERN.')/';
 
     /** @param list<string> $items each with its prefixes */
     private function __construct(public array $items)
@@ -51,9 +60,22 @@ final readonly class Sequence
         return implode('', $this->items);
     }
 
-    /** Encodes free strikes: the count in the lower half of the byte, the target above it. */
-    public static function free(int $count, ?Target $target): string
+    /**
+     * Encodes free strikes: the count in the lower half of the byte, the target above it. A choice is four times seven
+     * bits of its hash.
+     *
+     * @param list<StrikeItem> $choice
+     */
+    public static function free(int $count, ?Target $target, array $choice = []): string
     {
+        if ([] !== $choice) {
+            $hash = crc32(FreeStrikes::keyOf($choice));
+
+            return self::CHOICE.\chr(128 + $count).implode('', array_map(
+                static fn (int $place): string => \chr(128 + (($hash >> (7 * $place)) & 127)),
+                range(0, 3),
+            ));
+        }
         $of = match ($target) {
             null => 0,
             Target::Head => 16,

@@ -59,9 +59,8 @@ final readonly class StanceConverter
     {
         $strike = $this->counterpart($item->strike);
         $target = \in_array($item->target, $strike->targets, true) ? $item->target : $strike->defaultTarget();
-        $lands = $item->landsForward && StrikeItem::canLandForward($strike);
 
-        return new StrikeItem($strike, $target, $item->effort, $item->feint, $item->joined, $lands);
+        return $item->by($strike, $target);
     }
 
     /** Returns why the same limb throws something else in the other stance; null when it does not. */
@@ -69,9 +68,14 @@ final readonly class StanceConverter
     {
         $why = $item->strike->carry?->why;
 
-        return $item->landsForward && !$carried->landsForward
-            ? (null === $why ? '' : $why.'; ').t('that leg is in front already and lands where it left')
-            : $why;
+        if ($item->landing === $carried->landing) {
+            return $why;
+        }
+
+        return (null === $why ? '' : $why.'; ')
+            .(Landing::Forward === $item->landing
+                ? t('that leg is in front already and lands where it left')
+                : t('that leg is behind already and lands where it left'));
     }
 
     private function sentence(Item $from, Item $to, string $why): string

@@ -15,8 +15,9 @@ final readonly class StrikeItem implements Item
 {
     /**
      * @param bool $feint shown, not delivered
-     * @param bool $joined lands together with the strike before it
-     * @param bool $landsForward the rear foot comes down in front, so the stance changes
+     * @param bool $joined lands together with the strike or move before it
+     * @param Landing $landing where the foot of a kick or knee comes down
+     * @param bool $legUp by the leg of the kick before it, whose foot has not come down in between
      */
     public function __construct(
         public Strike $strike,
@@ -24,35 +25,53 @@ final readonly class StrikeItem implements Item
         public Effort $effort = Effort::Plain,
         public bool $feint = false,
         public bool $joined = false,
-        public bool $landsForward = false,
+        public Landing $landing = Landing::Back,
+        public bool $legUp = false,
     ) {
         if (!\in_array($target, $strike->targets, true)) {
             throw InvalidChain::target($strike, $target);
         }
-        if ($landsForward && !self::canLandForward($strike)) {
-            throw InvalidChain::landing($strike);
+        if (Landing::Back !== $landing && !$landing->isOpenTo($strike)) {
+            throw InvalidChain::landing($strike, $landing);
         }
-    }
-
-    public static function canLandForward(Strike $strike): bool
-    {
-        return !$strike->limb->isArm() && Role::Rear === $strike->role;
     }
 
     public function with(
         ?Effort $effort = null,
         ?bool $feint = null,
         ?bool $joined = null,
-        ?bool $landsForward = null,
+        ?Landing $landing = null,
+        ?bool $legUp = null,
     ): self {
         return new self(
-            $this->strike,
-            $this->target,
-            $effort ?? $this->effort,
-            $feint ?? $this->feint,
-            $joined ?? $this->joined,
-            $landsForward ?? $this->landsForward,
+            strike: $this->strike,
+            target: $this->target,
+            effort: $effort ?? $this->effort,
+            feint: $feint ?? $this->feint,
+            joined: $joined ?? $this->joined,
+            landing: $landing ?? $this->landing,
+            legUp: $legUp ?? $this->legUp,
         );
+    }
+
+    /** Returns another strike with the same marks; where that leg cannot land so, it comes down where it left. */
+    public function by(Strike $strike, Target $target): self
+    {
+        return new self(
+            strike: $strike,
+            target: $target,
+            effort: $this->effort,
+            feint: $this->feint,
+            joined: $this->joined,
+            landing: $this->landing->isOpenTo($strike) ? $this->landing : Landing::Back,
+            legUp: $this->legUp,
+        );
+    }
+
+    /** Tells whether it is one action with the item before it: it lands together with it, or the leg has stayed up. */
+    public function belongsToBefore(): bool
+    {
+        return $this->joined || $this->legUp;
     }
 
     public function delivered(): bool
@@ -80,11 +99,11 @@ final readonly class StrikeItem implements Item
 
     public function key(bool $withEffort = false): string
     {
-        return ($this->joined ? '+' : '')
+        return ($this->joined ? '+' : ($this->legUp ? '^' : ''))
             .($this->feint ? '(' : '')
             .$this->strike->id.'.'.$this->target->value
             .($withEffort ? $this->effort->value : '')
-            .($this->landsForward ? '>' : '');
+            .$this->landing->value;
     }
 
     public function name(): string
@@ -99,7 +118,7 @@ final readonly class StrikeItem implements Item
 
     public function changesStance(): bool
     {
-        return $this->landsForward && !$this->feint;
+        return Landing::Back !== $this->landing && !$this->feint;
     }
 
     public function duration(Body $body): float

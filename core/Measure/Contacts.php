@@ -29,7 +29,7 @@ final readonly class Contacts
             if (!$item instanceof StrikeItem || !$item->delivered() || null === $impact) {
                 continue;
             }
-            if ($item->joined && [] !== $items) {
+            if ($timing->chain->joinsStrike($index) && [] !== $items) {
                 $items[\count($items) - 1][] = $index;
                 continue;
             }

@@ -39,7 +39,7 @@ final class ChainDraft
     public function __construct(
         private readonly TokenStream $tokens,
         private readonly Diagnostics $diagnostics,
-        Stance $stance,
+        private readonly Stance $stance,
     ) {
         $this->running = $tokens->running = $stance;
     }
@@ -63,12 +63,11 @@ final class ChainDraft
 
             return false;
         }
-        $this->items[] = $item;
-        $this->spans[] = $span;
         try {
-            Chain::require($this->items, \count($this->items) - 1);
+            if ($item instanceof StrikeItem && $item->belongsToBefore()) {
+                Chain::require([...$this->items, $item], \count($this->items));
+            }
         } catch (InvalidChain $invalid) {
-            $this->removeLast();
             $this->diagnostics->problem(
                 $span,
                 $invalid->getMessage(),
@@ -78,6 +77,8 @@ final class ChainDraft
 
             return true;
         }
+        $this->items[] = $item;
+        $this->spans[] = $span;
         $this->running = $this->tokens->running = ChainInStance::after($item, $this->running);
 
         return true;
@@ -112,20 +113,52 @@ final class ChainDraft
         }
     }
 
-    /** Replaces the last item with a marked strike. The mark is at that span. */
-    public function replaceLast(StrikeItem $item, Span $mark): void
+    /** Replaces the last item with a marked one. The mark is at that span. */
+    public function replaceLast(Item $item, Span $mark): void
     {
-        if ($item->changesStance() && true !== $this->last()?->changesStance()) {
-            $this->running = $this->tokens->running = $this->running->other();
-        }
-        $this->items = [...\array_slice($this->items, 0, -1), $item];
+        $this->change(\count($this->items) - 1, $item);
         $this->widen($mark);
+    }
+
+    /**
+     * Puts other items in the place of all, and reads their stances anew.
+     *
+     * @param list<Item> $items
+     * @param list<Span> $spans
+     *
+     * @return bool false when no chain allows them; then nothing has changed
+     */
+    public function rebuild(array $items, array $spans): bool
+    {
+        try {
+            $chain = Chain::of($items);
+        } catch (InvalidChain) {
+            return false;
+        }
+        [$this->items, $this->spans] = [$items, $spans];
+        $this->running = $this->tokens->running = (new ChainInStance($chain, $this->stance))->end;
+
+        return true;
+    }
+
+    /** Puts a changed item in the place of the one at that index; false when no chain allows it. */
+    public function change(int $index, Item $item): bool
+    {
+        return $this->rebuild([...\array_slice($this->items, 0, $index), $item, ...\array_slice(
+            $this->items,
+            $index + 1,
+        )], $this->spans);
+    }
+
+    /** @return list<int> the places of the strikes, feints among them */
+    public function strikes(): array
+    {
+        return array_keys(array_filter($this->items, static fn (Item $item): bool => $item instanceof StrikeItem));
     }
 
     public function removeLast(): void
     {
-        $this->items = \array_slice($this->items, 0, -1);
-        $this->spans = \array_slice($this->spans, 0, -1);
+        $this->rebuild(\array_slice($this->items, 0, -1), \array_slice($this->spans, 0, -1));
     }
 
     /** Extends the place of the last item by a sign beside it. */

@@ -6,7 +6,11 @@ namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\InvalidChain;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Stance;
 
 use function Periplus\Core\Language\t;
@@ -34,43 +38,79 @@ final class ChainParser
     private readonly StrikeReader $strikeReader;
     private readonly JoinedReader $joinedReader;
     private readonly MarkReader $marks;
+    private readonly ChoiceReader $choice;
+    private readonly EffortSpread $spread;
+    private readonly AfterwardsReader $afterwards;
+    private readonly WithMoveReader $withMoves;
+    private readonly TargetRowReader $targets;
+    /** Place in the chain of the first item after the last comma. */
+    private int $clauseItem = 0;
 
+    /** @param list<Span> $passedOver what was taken out of the line before */
     public function __construct(
-        Catalogue $catalogue,
+        private readonly Catalogue $catalogue,
         private readonly Vocabulary $vocabulary,
         private readonly StrikePhraseParser $strikes,
-        MovePhraseParser $moves,
+        private readonly MovePhraseParser $moves,
         private readonly Numbering $numbering,
         Stance $stance,
         private readonly TokenStream $tokens,
+        array $passedOver = [],
     ) {
-        $this->diagnostics = new Diagnostics();
+        $this->diagnostics = new Diagnostics($passedOver);
         $this->draft = new ChainDraft($tokens, $this->diagnostics, $stance);
-        $this->marks = new MarkReader($tokens, $this->diagnostics, $this->draft);
-        $this->moveReader = new MoveReader(
-            $tokens,
-            $this->diagnostics,
-            $this->draft,
-            $moves,
-            new MoveResolver(
-                catalogue: $catalogue,
-                vocabulary: $vocabulary,
-                strikes: $strikes,
-                moves: $moves,
-                numbering: $numbering,
-                tokens: $tokens,
-                diagnostics: $this->diagnostics,
-            ),
+        $resolver = new StrikeResolver($catalogue, $vocabulary, $numbering, $this->diagnostics);
+        $this->choice = new ChoiceReader($vocabulary, $tokens, $this->diagnostics, $strikes, $resolver);
+        $this->marks = new MarkReader($tokens, $this->diagnostics, $this->draft, $this->choice);
+        $moveResolver = new MoveResolver(
+            catalogue: $catalogue,
+            vocabulary: $vocabulary,
+            strikes: $strikes,
+            moves: $moves,
+            numbering: $numbering,
+            tokens: $tokens,
+            diagnostics: $this->diagnostics,
         );
+        $this->moveReader = new MoveReader($tokens, $this->diagnostics, $this->draft, $moves, $moveResolver);
+        $this->spread = new EffortSpread($this->diagnostics);
         $this->strikeReader = new StrikeReader(
             catalogue: $catalogue,
+            vocabulary: $vocabulary,
             tokens: $tokens,
             diagnostics: $this->diagnostics,
             draft: $this->draft,
             strikes: $strikes,
-            resolver: new StrikeResolver($catalogue, $vocabulary, $numbering, $this->diagnostics),
+            resolver: $resolver,
             moves: $moves,
             moveReader: $this->moveReader,
+            spread: $this->spread,
+        );
+        $this->afterwards = new AfterwardsReader(
+            $tokens,
+            $this->diagnostics,
+            $this->draft,
+            $strikes,
+            $moves,
+            $resolver,
+        );
+        $this->withMoves = new WithMoveReader(
+            catalogue: $catalogue,
+            tokens: $tokens,
+            diagnostics: $this->diagnostics,
+            draft: $this->draft,
+            moves: $moves,
+            resolver: $moveResolver,
+            moveReader: $this->moveReader,
+            strikes: $strikes,
+            strikeReader: $this->strikeReader,
+        );
+        $this->targets = new TargetRowReader(
+            $catalogue,
+            $tokens,
+            $this->diagnostics,
+            $this->draft,
+            $strikes,
+            $moves,
         );
         $this->joinedReader = new JoinedReader(
             catalogue: $catalogue,
@@ -85,9 +125,12 @@ final class ChainParser
         );
     }
 
-    public function reading(): Reading
+    /** @param string $text the whole line, for the words that were passed over */
+    public function reading(string $text): Reading
     {
         $this->chain();
+        $this->spread->end();
+        $this->afterwards->finish();
         if ([] === $this->draft->items && !$this->diagnostics->hasProblems()) {
             $this->diagnostics->problem(
                 $this->tokens->whole(),
@@ -102,7 +145,8 @@ final class ChainParser
             $readable ? Chain::of($this->draft->items) : null,
             $readable ? $this->draft->spans : [],
             $this->diagnostics->problems(),
-            $this->diagnostics->notes(),
+            $this->diagnostics->notes($text),
+            $this->diagnostics->passedOver(),
         );
     }
 
@@ -133,7 +177,8 @@ final class ChainParser
             '+' => $this->joinedReader->read(),
             '/' => $this->slash(),
             '*' => $this->marks->free(),
-            '!', '~', '>' => $this->marks->mark(),
+            '!', '~', '>', '<' => $this->marks->mark(),
+            '^' => $this->legUp(),
             ')' => $this->complain(
                 t('This ) closes a bracket that was never opened.'),
                 t('a ( before the feinted strike'),
@@ -149,7 +194,9 @@ final class ChainParser
     {
         $this->tokens->take();
         $this->clauseFrom = $this->tokens->position();
+        $this->clauseItem = \count($this->draft->items);
         $this->phrases = 0;
+        $this->spread->end();
     }
 
     /** A slash between blanks is a beat; without blanks it separates two strikes, "jab/cross". */
@@ -180,39 +227,230 @@ final class ChainParser
 
     private function phrase(): void
     {
-        $word = $this->tokens->word();
         if ($this->times()) {
             return;
         }
-        $index = $this->tokens->position();
-        $free = FreePhrase::at($this->tokens, $index);
-        $strike = isset(Vocabulary::BEATS[$word]) ? null : $this->strikes->parse($this->tokens, $index);
         ++$this->phrases;
-        if (null !== $free) {
-            $this->tokens->moveTo($free->next);
-            $this->marks->addFree($free->count, $free->span);
-        } elseif (isset(Vocabulary::BEATS[$word])) {
+        $index = $this->tokens->position();
+        $word = $this->tokens->words[$index];
+        $isNumber = '' === $word;
+        // Most lines are numbers alone.
+        $isPlain = $isNumber && '' === ($this->tokens->words[$index + 1] ?? '');
+        if (
+            !$isPlain
+            && ($this->choice->read($this->draft)
+                || (!$isNumber && ($this->withMoves->read($this->clauseFrom) || $this->targets->read())))
+        ) {
+            return;
+        }
+        $strike = isset(Vocabulary::BEATS[$word]) ? null : $this->strikes->parse($this->tokens, $index);
+        if (isset(Vocabulary::BEATS[$word])) {
             $this->draft->add(new Beat(), $this->tokens->take()->span);
-        } elseif (isset(Vocabulary::BEFORE_WITH[$word]) && 'with' === $this->tokens->word(1)) {
-            $this->tokens->take();
-            $this->tokens->take();
         } elseif ('with' === $word || 'plus' === $word) {
             $this->joinedReader->read();
-        } elseif (null !== $strike && !$this->isHookKick($strike)) {
-            $this->strikeReader->add($strike, false, false);
-        } elseif (null !== $strike || !$this->moveReader->read()) {
+        } elseif (null !== $strike && ($isPlain || (!$this->isCountedMove() && !$this->isHookKick($strike)))) {
+            $this->strike($strike);
+        } elseif (!$this->goesAround() && !$this->move() && null === $strike) {
+            $this->other($word);
+        }
+    }
+
+    private function move(): bool
+    {
+        $phrase = $this->moves->parse($this->tokens, $this->tokens->position());
+        if (null !== $phrase && !$this->withMoves->offStrike($phrase)) {
+            $this->moveReader->add($phrase);
+        }
+
+        return null !== $phrase;
+    }
+
+    /** Reads what is neither a strike nor a move. */
+    private function other(string $word): void
+    {
+        if (!$this->afterwards->read() && !$this->bareFeint() && !$this->again() && !$this->opponents()) {
             --$this->phrases;
-            if (null === $strike && isset(Vocabulary::FILLERS[$word])) {
-                $this->tokens->take();
-            } elseif (null === $strike) {
-                $token = $this->tokens->take();
-                $this->diagnostics->problem(
-                    $token->span,
-                    t('"{excerpt}" is not a strike or a move.', excerpt: Diagnostics::excerpt($token->text)),
-                    t('a number, or words such as "lead hook body" or "slip left"'),
-                    $this->vocabulary->nearest($word),
-                );
+            $this->unread($word);
+        }
+    }
+
+    /** Tells whether "two slips" comes, whose number is no strike. */
+    private function isCountedMove(): bool
+    {
+        $index = $this->tokens->position();
+
+        return null !== $this->tokens->numberAt($index) && null !== $this->moves->parse($this->tokens, $index);
+    }
+
+    /** Takes a word that the grammar only needs between phrases, and refuses any other. */
+    private function unread(string $word): void
+    {
+        $token = $this->tokens->take();
+        if (isset(Vocabulary::FILLERS[$word])) {
+            if ('then' === $word) {
+                $this->spread->end();
+            } elseif ('of' === $word) {
+                $this->diagnostics->passOver($token->span);
             }
+
+            return;
+        }
+        if (str_starts_with($word, SpokenForms::DRILL)) {
+            $this->diagnostics->problem(
+                $token->span,
+                t('This belongs to a drill and not to a combination: how long, how often, which side or what else.'),
+                t('the combination alone; the drill is planned in a session'),
+                drill: substr($word, \strlen(SpokenForms::DRILL)),
+            );
+
+            return;
+        }
+        $this->diagnostics->problem(
+            $token->span,
+            t('"{excerpt}" is not a strike or a move.', excerpt: Diagnostics::excerpt($token->text)),
+            t('a number, or words such as "lead hook body" or "slip left"'),
+            $this->vocabulary->nearest($word),
+        );
+    }
+
+    /** Adds a strike; "twice" behind several of them repeats all since the last comma. */
+    private function strike(StrikePhrase $strike): void
+    {
+        $from = $this->clauseFrom;
+        if (!$strike->repeated || 1 === $this->phrases) {
+            $this->strikeReader->add($strike, false, false);
+
+            return;
+        }
+        $this->strikeReader->add($strike->with(times: 1, repeated: false), false, false);
+        $this->repeatClause($strike->times, $from, $strike->next - 1, $strike->next);
+    }
+
+    /** Repeats all since the last comma; that only the last is meant is as likely. */
+    private function repeatClause(int $times, int $from, int $to, int $next): void
+    {
+        $written = $this->tokens->text($from, $to);
+        $this->draft->repeatFrom($this->clauseItem, $times - 1);
+        $last = $this->draft->last();
+        $this->diagnostics->note(
+            $this->tokens->span($from, $next),
+            t('"{excerpt}" is read {times} times, all of it.', excerpt: Diagnostics::excerpt($written), times: $times),
+            [
+                '['.$written.']x'.$times,
+                ...$last instanceof StrikeItem
+                    ? [$written.', '.implode(', ', array_fill(0, $times - 1, $last->strike->name))]
+                    : [],
+            ],
+        );
+    }
+
+    /** Reads "in and out" behind a punch: in before it, out after it. */
+    private function goesAround(): bool
+    {
+        $index = $this->tokens->position();
+        if (
+            'in' !== ($this->tokens->words[$index] ?? '')
+            || 'in and out' !== $this->tokens->text($index, min($index + 3, \count($this->tokens->words)))
+            || $index === $this->clauseFrom
+            || !$this->draft->last() instanceof StrikeItem
+        ) {
+            return false;
+        }
+        $this->withMoves->around();
+
+        return true;
+    }
+
+    /** Reads "feint, cross": a feint without a strike is the likeliest one, a jab. */
+    private function bareFeint(): bool
+    {
+        if (!isset(Vocabulary::FEINT[$this->tokens->word()])) {
+            return false;
+        }
+        $token = $this->tokens->take();
+        $jab = $this->strikes->parse(
+            new TokenStream(new HeardLine([new Token(TokenKind::Word, 'jab', $token->span)], ['jab'], [])),
+            0,
+        );
+        if (null !== $jab) {
+            $next = $this->tokens->position();
+            $this->strikeReader->add($jab->with(next: $next), true, false);
+            $this->diagnostics->note($token->span, t('A feint without a strike is read as a jab.'), [
+                'fake jab',
+                'fake cross',
+                'fake lead hook',
+            ]);
+        }
+
+        return true;
+    }
+
+    /** Reads "jab, again" and "one two, again"; elsewhere "again" is passed over. */
+    private function again(): bool
+    {
+        if ('again' !== $this->tokens->word()) {
+            return false;
+        }
+        $index = $this->tokens->position();
+        $token = $this->tokens->take();
+        $next = $this->tokens->peek();
+        $isLast = null === $next || TokenKind::Stop === $next->kind;
+        if (!$isLast || [] === $this->draft->items) {
+            $this->diagnostics->passOver($token->span);
+        } elseif ($this->phrases <= 2) {
+            $this->draft->repeatLast(1);
+            $this->diagnostics->note($token->span, t('"again" is read as the same strike once more.'));
+        } else {
+            $this->repeatClause(2, $this->clauseFrom, $index, $index + 1);
+        }
+
+        return true;
+    }
+
+    /** Reads "he jabs": that strike is the opponent's and no part of the chain. */
+    private function opponents(): bool
+    {
+        if (!isset(Vocabulary::OPPONENT[$this->tokens->word()])) {
+            return false;
+        }
+        $index = $this->tokens->position();
+        $next = $index + 1;
+        while (isset(Vocabulary::FILLERS[$this->tokens->words[$next] ?? ''])) {
+            ++$next;
+        }
+        $strike = $this->strikes->parse($this->tokens, $next);
+        if (null === $strike) {
+            return false;
+        }
+        $this->tokens->moveTo($strike->next);
+        $this->diagnostics->note(
+            $this->tokens->span($index, $strike->next),
+            t('This strike belongs to the opponent, not to the chain.'),
+        );
+
+        return true;
+    }
+
+    /** Reads "^14": a kick of the leg that is still up. */
+    private function legUp(): void
+    {
+        $sign = $this->tokens->take();
+        $isFeint = $this->tokens->isSign('(');
+        $phrase = $this->strikes->parse($this->tokens, $this->tokens->position() + ($isFeint ? 1 : 0));
+        if (null === $phrase) {
+            $this->diagnostics->problem(
+                $sign->span,
+                t('A ^ marks a kick of the leg that is still up, and there is none after it.'),
+                t('a kick or knee of the leg before it'),
+                ['14l ^14h'],
+            );
+
+            return;
+        }
+        if ($isFeint) {
+            $this->feint(true);
+        } else {
+            $this->strikeReader->add($phrase->with(legUp: true), false, false, $sign->span);
         }
     }
 
@@ -251,35 +489,45 @@ final class ChainParser
             return false;
         }
         $this->tokens->moveTo($next);
-        $written = $this->tokens->text($this->clauseFrom, $index);
-        if ($this->phrases > 1) {
-            $this->diagnostics->problem(
-                $this->tokens->span($this->clauseFrom, $next),
-                t(
-                    '"x{times}" could repeat the last strike or all of "{excerpt}".',
-                    times: $times,
-                    excerpt: Diagnostics::excerpt($written),
-                ),
-                t('[ ] around what repeats'),
-                ['['.$written.']x'.$times],
-            );
-        } elseif ($times < 1 || $times > self::MAX_REPEATS) {
+        if ($times < 1 || $times > self::MAX_REPEATS) {
             $this->diagnostics->problem(
                 $this->tokens->span($index, $next),
                 t('A repeat is 1 to {maxRepeats} times.', maxRepeats: self::MAX_REPEATS),
                 t('a smaller count'),
                 ['x2', 'x3'],
             );
+        } elseif ($this->phrases > 1) {
+            $this->repeatClause($times, $this->clauseFrom, $index, $next);
         } else {
-            $this->draft->repeatLast($times - 1);
+            $this->repeatLast($times - 1);
         }
 
         return true;
     }
 
-    private function feint(): void
+    /** Repeats the last item; a move to a side goes to both in turn. */
+    private function repeatLast(int $times): void
+    {
+        $item = $this->draft->last();
+        if ($item instanceof MoveItem && null !== $item->move->toward && MoveKind::Defence === $item->move->kind) {
+            $span = $this->draft->lastSpan() ?? $this->tokens->whole();
+            for ($time = 0; $time < $times; ++$time) {
+                $item = new MoveItem($this->catalogue->move($item->move->carry));
+                $this->draft->add($item, $span);
+            }
+
+            return;
+        }
+        $this->draft->repeatLast($times);
+    }
+
+    /** @param bool $legUp after a ^ */
+    private function feint(bool $legUp = false): void
     {
         $open = $this->tokens->take();
+        if ($this->remark()) {
+            return;
+        }
         $phrase = $this->strikes->parse($this->tokens, $this->tokens->position());
         if (null === $phrase || $this->isBareSide($phrase)) {
             $this->diagnostics->problem(
@@ -291,8 +539,8 @@ final class ChainParser
 
             return;
         }
-        $this->strikeReader->add($phrase, true, false);
-        while ($this->tokens->isSign('!', '~', '>')) {
+        $this->strikeReader->add($legUp ? $phrase->with(legUp: true) : $phrase, true, false);
+        while ($this->tokens->isSign('!', '~', '>', '<')) {
             $this->marks->mark();
         }
         if (!$this->tokens->isSign(')')) {
@@ -306,6 +554,33 @@ final class ChainParser
         }
         $close = $this->tokens->take();
         $this->draft->widen($open->span->until($close->span));
+    }
+
+    /** Reads "jab (body)": the target or effort of the strike before, in brackets. */
+    private function remark(): bool
+    {
+        $target = Vocabulary::TARGETS[$this->tokens->word()] ?? null;
+        $effort = Vocabulary::EFFORTS[$this->tokens->word()] ?? null;
+        $item = $this->draft->last();
+        if (
+            ')' !== $this->tokens->at($this->tokens->position() + 1)?->text
+            || !$item instanceof StrikeItem
+            || (null === $target && null === $effort)
+        ) {
+            return false;
+        }
+        $token = $this->tokens->take();
+        $this->tokens->take();
+        try {
+            $this->draft->replaceLast(
+                null === $target ? $item->with(effort: $effort) : $item->by($item->strike, $target),
+                $token->span,
+            );
+        } catch (InvalidChain $invalid) {
+            $this->diagnostics->problem($token->span, $invalid->getMessage(), t('another target'));
+        }
+
+        return true;
     }
 
     /** Tells whether the phrase is only a side: "hook (left)" gives the side of the hook. */

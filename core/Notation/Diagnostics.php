@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
+use function Periplus\Core\Language\t;
+
 /** Collects problems, and notes on how ambiguous text was understood. */
 final class Diagnostics
 {
@@ -15,19 +17,45 @@ final class Diagnostics
     /** @var list<Note> */
     private array $notes = [];
 
+    /** @param list<Span> $passedOver parts of the text that carry nothing */
+    public function __construct(private array $passedOver = [])
+    {
+    }
+
+    /** Adds a part of the text that is passed over. */
+    public function passOver(Span $span): void
+    {
+        $this->passedOver[] = $span;
+    }
+
+    /** @return list<Span> in the order of the text */
+    public function passedOver(): array
+    {
+        usort($this->passedOver, static fn (Span $a, Span $b): int => $a->at <=> $b->at);
+
+        return $this->passedOver;
+    }
+
     /**
      * @param string $message one sentence for people
      * @param string $expected what would be valid there
      * @param list<string> $nearest texts that would be accepted in its place, nearest first
+     * @param string|null $drill the drill that does what was asked for there
      */
-    public function problem(Span $span, string $message, string $expected, array $nearest = []): void
-    {
+    public function problem(
+        Span $span,
+        string $message,
+        string $expected,
+        array $nearest = [],
+        ?string $drill = null,
+    ): void {
         $this->problems[] = new ReadingProblem(
             $span->at,
             $span->length,
             $message,
             $expected,
             array_values(array_unique($nearest)),
+            $drill,
         );
     }
 
@@ -55,10 +83,27 @@ final class Diagnostics
         return $this->problems;
     }
 
-    /** @return list<Note> */
-    public function notes(): array
+    /**
+     * Returns the notes; the last one names each word once that was passed over.
+     *
+     * @param string $text the whole line
+     *
+     * @return list<Note>
+     */
+    public function notes(string $text): array
     {
-        return $this->notes;
+        $spans = $this->passedOver();
+        if ([] === $spans) {
+            return $this->notes;
+        }
+        $words = array_unique(
+            array_map(static fn (Span $span): string => mb_substr($text, $span->at, $span->length), $spans),
+        );
+
+        return [
+            ...$this->notes,
+            new Note($spans[0]->at, $spans[0]->length, t('Passed over: {words}.', words: implode(', ', $words))),
+        ];
     }
 
     /** Returns an excerpt of the text that is short enough for a sentence. */

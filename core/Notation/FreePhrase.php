@@ -4,38 +4,80 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-/** A phrase for free strikes: "any 3 strikes", "three free punches to the body". */
+use Periplus\Core\Combination\Effort;
+use Periplus\Core\Technique\Target;
+
+/** A phrase for free strikes: "any 3 strikes", "three hard punches of your choice", "any two of". */
 final readonly class FreePhrase
 {
     /**
-     * @param string $count as it was said, with the letter of the target if there is one: "3", "3b"
      * @param int $next place of the token after it
+     * @param bool $names the strikes to choose from follow
      */
-    private function __construct(public string $count, public Span $span, public int $next)
-    {
+    private function __construct(
+        public int $count,
+        public ?Target $target,
+        public Effort $effort,
+        public bool $names,
+        public Span $span,
+        public int $next,
+    ) {
     }
 
     /** Returns the phrase at that position without consuming it, or null. */
     public static function at(TokenStream $tokens, int $index): ?self
     {
         $words = $tokens->words;
-        $isChoice = isset(Vocabulary::CHOICE[$words[$index] ?? '']);
-        if (
-            !$isChoice
-            && (!isset(Vocabulary::CHOICE[$words[$index + 1] ?? '']) || null === $tokens->numberAt($index))
-        ) {
-            return null;
+        $word = $words[$index] ?? '';
+        if ('freestyle' === $word) {
+            return self::of($tokens, $index, null, Effort::Plain, $index + 1);
         }
+        $isChoice = isset(Vocabulary::CHOICE[$word]);
         $count = $tokens->numberAt($isChoice ? $index + 1 : $index);
-        $next = $index + (null === $count ? 1 : 2);
-        if ('free' === ($words[$next] ?? '')) {
-            ++$next;
-        }
-        $isNamed = isset(Vocabulary::FREE[$words[$next] ?? '']);
-        if (null === $count && !$isNamed) {
+        if ((null !== $count && !ctype_digit($count)) || (!$isChoice && null === $count)) {
             return null;
         }
-        $next += $isNamed ? 1 : 0;
+        $next = $index + ($isChoice ? 1 : 0) + (null === $count ? 0 : 1);
+        $effort = Effort::Plain;
+        $isFree = $isChoice;
+        $isNamed = false;
+        for (; '' !== ($word = $words[$next] ?? ''); ++$next) {
+            if (isset(Vocabulary::EFFORTS[$word]) && self::goesOn($words, $next, $isNamed || null !== $count)) {
+                $effort = Vocabulary::EFFORTS[$word];
+            } elseif ('free' === $word) {
+                $isFree = true;
+            } elseif (isset(Vocabulary::FREE[$word]) && !$isNamed) {
+                $isNamed = true;
+            } else {
+                break;
+            }
+        }
+        if ($isChoice && 'of' === $word) {
+            return new self((int) ($count ?? 1), null, $effort, true, $tokens->span($index, $next + 1), $next + 1);
+        }
+        $isAlone = 'free' === $words[$index] && '' === $word && null === $tokens->numberAt($next);
+        if (!$isFree || (null === $count && !$isNamed && !$isAlone)) {
+            return null;
+        }
+
+        return self::of($tokens, $index, $count, $effort, $next);
+    }
+
+    /**
+     * Tells whether an effort belongs to the free strikes and not to the strike after it.
+     *
+     * @param list<string> $words
+     */
+    private static function goesOn(array $words, int $index, bool $isCounted): bool
+    {
+        $next = $words[$index + 1] ?? '';
+
+        return isset(Vocabulary::FREE[$next]) || 'free' === $next || ($isCounted && \in_array($next, ['', 'of'], true));
+    }
+
+    private static function of(TokenStream $tokens, int $from, ?string $count, Effort $effort, int $next): self
+    {
+        $words = $tokens->words;
         $skip = 'to' === ($words[$next] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$next + 1] ?? '']) ? 2 : 1) : 0;
         $target = Vocabulary::TARGETS[$words[$next + $skip] ?? ''] ?? null;
         if (null !== $target && ($skip > 0 || '' === ($words[$next + 1] ?? ''))) {
@@ -44,6 +86,6 @@ final readonly class FreePhrase
             $target = null;
         }
 
-        return new self(($count ?? '1').$target?->value, $tokens->span($index, $next), $next);
+        return new self((int) ($count ?? 1), $target, $effort, false, $tokens->span($from, $next), $next);
     }
 }

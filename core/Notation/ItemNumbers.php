@@ -31,9 +31,13 @@ final readonly class ItemNumbers implements ItemVisitor
         if (null === $number) {
             return Words::byRole()->item($item, $this->running);
         }
-        $text = $number.(Effort::Plain === $item->effort ? '' : $item->effort->value).($item->landsForward ? '>' : '');
+        $text = $number.$this->effort($item->effort).$item->landing->value;
 
-        return $item->feint ? '('.$text.')' : ($item->joined ? '+'.$text : $text);
+        return match (true) {
+            $item->feint => ($item->legUp ? '^' : '').'('.$text.')',
+            $item->joined => '+'.$text,
+            default => ($item->legUp ? '^' : '').$text,
+        };
     }
 
     public function move(MoveItem $item): string
@@ -48,6 +52,19 @@ final readonly class ItemNumbers implements ItemVisitor
 
     public function freeStrikes(FreeStrikes $item): string
     {
-        return 1 === $item->count && null === $item->target ? '*' : '*'.$item->count.$item->target?->value;
+        $choice =
+            [] === $item->choice
+                ? ''
+                : '('.implode(',', array_map($this->strike(...), $item->choice)).')';
+
+        return '*'
+            .$choice
+            .(1 === $item->count && null === $item->target ? '' : $item->count.$item->target?->value)
+            .$this->effort($item->effort);
+    }
+
+    private function effort(Effort $effort): string
+    {
+        return Effort::Plain === $effort ? '' : $effort->value;
     }
 }

@@ -8,6 +8,7 @@ use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\ItemVisitor;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Stance;
@@ -36,14 +37,15 @@ final readonly class ItemWords implements ItemVisitor
 
         return ($item->joined ? 'with ' : '')
             .($item->feint ? 'fake ' : '')
-            .match ($item->effort) {
-                Effort::Hard => 'hard ',
-                Effort::Light => 'light ',
-                Effort::Plain => '',
+            .$this->effort($item->effort)
+            .$name
+            .($item->target === $strike->defaultTarget() ? '' : ' to the '.$item->target->word())
+            .match ($item->landing) {
+                Landing::Back => '',
+                Landing::Forward => ' landing forward',
+                Landing::Behind => ' landing behind',
             }
-        .$name
-        .($item->target === $strike->defaultTarget() ? '' : ' to the '.$item->target->word())
-        .($item->landsForward ? ' landing forward' : '');
+        .($item->legUp ? ' with the leg still up' : '');
     }
 
     public function move(MoveItem $item): string
@@ -66,7 +68,26 @@ final readonly class ItemWords implements ItemVisitor
 
     public function freeStrikes(FreeStrikes $item): string
     {
-        return \sprintf('any %d %s', $item->count, 1 === $item->count ? 'strike' : 'strikes')
+        if ([] !== $item->choice) {
+            return \sprintf('any %d %sof ', $item->count, $this->effort($item->effort))
+                .implode(' or ', array_map($this->strike(...), $item->choice));
+        }
+
+        return \sprintf(
+            'any %d %s%s',
+            $item->count,
+            $this->effort($item->effort),
+            1 === $item->count ? 'strike' : 'strikes',
+        )
             .(null === $item->target ? '' : ' to the '.$item->target->word());
+    }
+
+    private function effort(Effort $effort): string
+    {
+        return match ($effort) {
+            Effort::Hard => 'hard ',
+            Effort::Light => 'light ',
+            Effort::Plain => '',
+        };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
+use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Role;
@@ -11,8 +12,8 @@ use Periplus\Core\Technique\Role;
 use function Periplus\Core\Language\t;
 
 /**
- * Reads a strike that lands together with the one before it: "+14", "with a low kick". Two that cannot land together
- * follow each other.
+ * Reads a strike that lands together with the strike or move before it: "+14", "with a low kick". Two that cannot land
+ * together follow each other.
  *
  * @internal to {@see ChainParser}
  */
@@ -39,19 +40,30 @@ final readonly class JoinedReader
             $this->tokens->take();
         }
         $phrase = $this->strikes->parse($this->tokens, $this->tokens->position());
-        if (
+        $before = $this->draft->last();
+        // Written in words, what is joined has a comma before "with".
+        $apart =
             TokenKind::Word === $plus->kind
-            && !(($this->draft->last()) instanceof StrikeItem)
-            && null !== $phrase
-        ) {
-            // "Step in with a jab".
+                ? TokenKind::Stop !== $this->tokens->at($index - 1)?->kind
+                : $this->standsBetweenBlanks($index);
+        $follows =
+            $before instanceof MoveItem
+                ? $apart
+                : TokenKind::Word === $plus->kind && !$before instanceof StrikeItem;
+        if (null !== $phrase && $follows) {
+            if ($before instanceof MoveItem) {
+                $this->afterMove($plus, $index);
+            }
+
             return;
         }
         if (null === $phrase) {
             if (
                 TokenKind::Word === $plus->kind
-                && null !== $this->moves->parse($this->tokens, $this->tokens->position())
+                && (null !== $this->moves->parse($this->tokens, $this->tokens->position())
+                    || isset(Vocabulary::EFFORTS[$this->tokens->word()]))
             ) {
+                // "With a step", "with power".
                 return;
             }
             $this->diagnostics->problem(
@@ -63,12 +75,6 @@ final readonly class JoinedReader
 
             return;
         }
-        $before = $this->draft->last();
-        // Written in words, joined strikes have a comma before "with".
-        $apart =
-            TokenKind::Word === $plus->kind
-                ? TokenKind::Stop !== $this->tokens->at($index - 1)?->kind
-                : $this->standsBetweenBlanks($index);
         if ($apart && $before instanceof StrikeItem && !$this->landsTogether($before, $phrase)) {
             $this->diagnostics->note(
                 $plus->span,
@@ -79,6 +85,20 @@ final readonly class JoinedReader
             return;
         }
         $this->strikeReader->add($phrase, false, true, $plus->span);
+    }
+
+    /** Reads "step in with a jab", where the jab follows the step; that both are one is as likely. */
+    private function afterMove(Token $plus, int $index): void
+    {
+        $move = $this->tokens->at($index - 1);
+        if (null === $move || TokenKind::Stop === $move->kind) {
+            return;
+        }
+        $this->diagnostics->note(
+            $plus->span,
+            t('"{plus}" is read as "then": the strike follows the move.', plus: $plus->text),
+            ['then', ', with'],
+        );
     }
 
     /** Tells whether a sign has a blank or nothing on either side. */

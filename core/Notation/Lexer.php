@@ -20,7 +20,7 @@ final readonly class Lexer
         | 12(?:-|\s+to\s+)6(?=\s+elbow) (*MARK:named)
         | [a-z\x{00D7}]{0,2}[0-9]+[a-z]* (*MARK:number)
         | \p{L}[\p{L}\p{M}'\x{2019}]* (*MARK:word)
-        | [()\[\]+/*!\~>] (*MARK:sign)
+        | [()\[\]+/*!\~><^] (*MARK:sign)
         | . (*MARK:unknown)
         )~uxsi
         REGEX;

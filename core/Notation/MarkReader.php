@@ -7,13 +7,14 @@ namespace Periplus\Core\Notation;
 use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\InvalidChain;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Target;
 
 use function Periplus\Core\Language\t;
 
 /**
- * Reads the signs of the notation that stand for something: ! ~ > behind a strike, and * for free strikes.
+ * Reads the signs of the notation that stand for something: ! ~ > < behind a strike, and * for free strikes.
  *
  * @internal to {@see ChainParser}
  */
@@ -23,23 +24,31 @@ final readonly class MarkReader
         private TokenStream $tokens,
         private Diagnostics $diagnostics,
         private ChainDraft $draft,
+        private ChoiceReader $choice,
     ) {
     }
 
-    /** Reads ! ~ or > after a strike. */
+    /** Reads ! ~ > or < after a strike, and ! or ~ after free strikes. */
     public function mark(): void
     {
         $token = $this->tokens->take();
         $item = $this->draft->last();
+        $effort = Effort::tryFrom($token->text);
         $name = match ($token->text) {
             '!' => t('A ! marks a hard strike'),
             '~' => t('A ~ marks a light strike'),
-            default => t('A > marks a kick that lands forward'),
+            '>' => t('A > marks a kick that lands forward'),
+            default => t('A < marks a kick that lands behind'),
         };
+        if ($item instanceof FreeStrikes && null !== $effort) {
+            $this->draft->replaceLast($item->with($effort), $token->span);
+
+            return;
+        }
         if (
             '>' === $token->text
             && $item instanceof StrikeItem
-            && !StrikeItem::canLandForward($item->strike)
+            && !Landing::Forward->isOpenTo($item->strike)
             && null !== $this->tokens->peek()
         ) {
             // Without blanks, "jab>cross" is an arrow from one strike to the next.
@@ -56,17 +65,18 @@ final readonly class MarkReader
             return;
         }
         try {
-            $changed = match ($token->text) {
-                '!' => $item->with(effort: Effort::Hard),
-                '~' => $item->with(effort: Effort::Light),
-                default => $item->with(landsForward: true),
-            };
+            $changed =
+                null === $effort
+                    ? $item->with(landing: Landing::from($token->text))
+                    : $item->with(effort: $effort);
         } catch (InvalidChain $invalid) {
             $this->diagnostics->problem(
                 $token->span,
                 $invalid->getMessage(),
-                t('a kick or knee of the rear leg before it'),
-                ['14>'],
+                '>' === $token->text
+                    ? t('a kick or knee of the rear leg before it')
+                    : t('a kick or knee of the lead leg before it'),
+                ['>' === $token->text ? '14>' : '13<'],
             );
 
             return;
@@ -74,21 +84,31 @@ final readonly class MarkReader
         $this->draft->replaceLast($changed, $token->span);
     }
 
-    /** Reads free strikes: "*" or "*3". */
+    /** Reads free strikes: "*", "*3" or "*(1,2)3". */
     public function free(): void
     {
         $star = $this->tokens->take();
+        $last = $star;
+        $choice = [];
+        if ($this->tokens->isSign('(') && $this->tokens->peek()?->span->at === $star->span->at + 1) {
+            $choice = $this->choice->inBrackets($this->draft);
+            if (null === $choice) {
+                return;
+            }
+            $last = $this->tokens->at($this->tokens->position() - 1) ?? $star;
+        }
         $count = $this->tokens->peek();
-        if (null === $count || TokenKind::Number !== $count->kind || $count->span->at !== $star->span->at + 1) {
-            $this->draft->add(new FreeStrikes(1), $star->span);
+        if (TokenKind::Number !== $count?->kind || $count->span->at !== $last->span->at + $last->span->length) {
+            $this->addFree('1', $star->span->until($last->span), $choice);
 
             return;
         }
         $this->tokens->take();
-        $this->addFree($count->text, $star->span->until($count->span));
+        $this->addFree($count->text, $star->span->until($count->span), $choice);
     }
 
-    public function addFree(string $count, Span $span): void
+    /** @param list<StrikeItem> $choice the strikes to choose from; empty for all */
+    private function addFree(string $count, Span $span, array $choice): void
     {
         if (1 !== preg_match('/^(\d{1,3})([hbl]?)$/i', $count, $parts)) {
             $this->diagnostics->problem(
@@ -102,7 +122,11 @@ final readonly class MarkReader
         }
         try {
             $this->draft->add(
-                new FreeStrikes((int) $parts[1], '' === $parts[2] ? null : Target::from(strtolower($parts[2]))),
+                new FreeStrikes(
+                    (int) $parts[1],
+                    '' === $parts[2] ? null : Target::from(strtolower($parts[2])),
+                    choice: $choice,
+                ),
                 $span,
             );
         } catch (InvalidChain $invalid) {

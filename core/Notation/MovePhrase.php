@@ -20,6 +20,8 @@ final readonly class MovePhrase
      * @param array{lead: string, rear: string}|null $sides ids of the moves of that bare word
      * @param string $said the words themselves, without the side
      * @param int $next place of the token after it
+     * @param Role|Side|null $second the side of a second one: "slip left and right"
+     * @param int $times how often it is made: "two slips" go to both sides in turn
      */
     public function __construct(
         public string $name,
@@ -28,7 +30,24 @@ final readonly class MovePhrase
         public string $said,
         public Span $span,
         public int $next,
+        public Role|Side|null $second = null,
+        public int $times = 1,
     ) {
+    }
+
+    /** Returns the same phrase, as if it ended before that token. */
+    public function endingAt(int $next): self
+    {
+        return new self(
+            name: $this->name,
+            sides: $this->sides,
+            side: $this->side,
+            said: $this->said,
+            span: $this->span,
+            next: $next,
+            second: $this->second,
+            times: $this->times,
+        );
     }
 
     public function role(Stance $running): ?Role

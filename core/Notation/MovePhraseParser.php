@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
+use Periplus\Core\Technique\Role;
+
 /** Parses a phrase for one move, with its side before or after it. It looks ahead and consumes nothing. */
 final readonly class MovePhraseParser
 {
+    /** Moves that take the side that follows, even where a strike could have it: "slip left hook". */
+    private const TAKES_SIDE = ['slip', 'roll', 'block', 'parry', 'check', 'pivot', 'circle', 'step'];
+
     public function __construct(private Vocabulary $vocabulary, private StrikePhraseParser $strikes)
     {
     }
@@ -14,10 +19,15 @@ final readonly class MovePhraseParser
     /** @param int $from place of the first token */
     public function parse(TokenStream $tokens, int $from): ?MovePhrase
     {
-        $side = Vocabulary::SIDES[$tokens->words[$from] ?? ''] ?? null;
-        $index = null === $side ? $from : $from + 1;
+        $times = $this->times($tokens, $from);
+        $start = null === $times ? $from : $from + 1;
+        $side = Vocabulary::SIDES[$tokens->words[$start] ?? ''] ?? null;
+        $index = null === $side ? $start : $start + 1;
         $found = $this->vocabulary->move($tokens->words, $index);
-        if (null === $found) {
+        if (
+            null === $found
+            || (null !== $side && $this->strikes->isPunchBefore($tokens, $start, $found))
+        ) {
             return null;
         }
         [$name, $count] = [$found->name, $found->count];
@@ -33,8 +43,13 @@ final readonly class MovePhraseParser
             // Typed as in a line of numbers, "step-out" is that move; said in words, it goes where the kick needs it.
             [$name, $sides] = [$written, null];
         }
-        if (null === $side) {
-            $after = $this->sideAfter($tokens, $next, null !== $sides);
+        $isPunchNext =
+            isset(Vocabulary::SIDES[$tokens->words[$from - 1] ?? ''])
+            && null === $sides
+            && !$this->vocabulary->goesToASide($name)
+            && isset(Vocabulary::SIDES[$tokens->words[$next] ?? '']);
+        if (null === $side && !$isPunchNext) {
+            $after = $this->sideAfter($tokens, $next, \in_array($name, self::TAKES_SIDE, true));
             [$side, $next] = [$after?->side, $after->next ?? $next];
         }
         if (
@@ -46,8 +61,68 @@ final readonly class MovePhraseParser
             $side = Vocabulary::SLIPS[$tokens->words[$next]];
             ++$next;
         }
+        $second = null === $side || null === $sides ? null : $this->secondSide($tokens, $next);
+        if (null !== $second) {
+            $next = $second->next;
+        }
+        $foot = $this->foot($tokens, $next);
+        if (null !== $foot) {
+            $next = $foot->next;
+            $name = 'step-out' === $name && Role::Rear === $foot->side ? 'step-rear' : $name;
+        }
 
-        return new MovePhrase($name, $sides, $side, $said, $tokens->span($from, $next), $next);
+        return new MovePhrase(
+            name: $name,
+            sides: $sides,
+            side: $side,
+            said: $said,
+            span: $tokens->span($from, $next),
+            next: $next,
+            second: $second?->side,
+            times: $times ?? ($found->plural ? 2 : 1),
+        );
+    }
+
+    /** Returns how often a move is made, as said before it: "two slips", "double roll". */
+    private function times(TokenStream $tokens, int $from): ?int
+    {
+        $number = $tokens->numberAt($from);
+        $repeats = Vocabulary::REPEATS[$tokens->words[$from] ?? ''] ?? null;
+        $next = null === $number && null === $repeats ? null : $this->vocabulary->move($tokens->words, $from + 1);
+        if (null === $next) {
+            return null;
+        }
+
+        return null === $number
+            ? $repeats
+            : ($next->plural && ctype_digit($number) && $number > 0 && $number <= ChainParser::MAX_REPEATS
+                ? (int) $number
+                : null);
+    }
+
+    /** Reads the second side in "slip left and right", unless it is a punch's. */
+    private function secondSide(TokenStream $tokens, int $index): ?FoundSide
+    {
+        $side = Vocabulary::SIDES[$tokens->words[$index + 1] ?? ''] ?? null;
+        if (null === $side || 'and' !== $tokens->words[$index]) {
+            return null;
+        }
+        $strike = $this->strikes->parse($tokens, $index + 1);
+
+        return null === $strike || $strike->next === $index + 2 ? new FoundSide($side, $index + 2) : null;
+    }
+
+    /** Reads "with the front foot" behind a step, unless a strike of that leg follows. */
+    private function foot(TokenStream $tokens, int $index): ?FoundSide
+    {
+        $words = $tokens->words;
+        if ('with' !== ($words[$index] ?? '')) {
+            return null;
+        }
+        $index += isset(Vocabulary::ARTICLES[$words[$index + 1] ?? '']) ? 2 : 1;
+        $side = 'back' === ($words[$index] ?? '') ? Role::Rear : Vocabulary::SIDES[$words[$index] ?? ''] ?? null;
+
+        return null !== $side && 'foot' === ($words[$index + 1] ?? '') ? new FoundSide($side, $index + 2) : null;
     }
 
     /**

@@ -30,19 +30,23 @@ final readonly class MoveReader
     public function read(): bool
     {
         $phrase = $this->moves->parse($this->tokens, $this->tokens->position());
-        if (null === $phrase) {
-            return false;
+        if (null !== $phrase) {
+            $this->add($phrase);
         }
+
+        return null !== $phrase;
+    }
+
+    public function add(MovePhrase $phrase): void
+    {
         $this->tokens->moveTo($phrase->next);
-        $moves = $this->resolver->resolve($phrase, $this->draft->running, $this->draft->items);
+        $moves = $this->resolver->all($phrase, $this->draft->running, $this->draft->items);
         foreach ($moves as $move) {
             $this->draft->add(new MoveItem($move), $phrase->span);
         }
         if ([] !== $moves && MoveKind::Defence === $moves[0]->kind) {
             $this->opponents();
         }
-
-        return true;
     }
 
     /** Reads "slip the jab" or "roll under the hook": the strike named belongs to the opponent and is not thrown. */

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Strike;
 
 use function Periplus\Core\Language\t;
 
@@ -34,6 +37,43 @@ final readonly class MoveResolver
     }
 
     /**
+     * Returns the moves of a phrase that names both sides or a count; the last of several loads what comes.
+     *
+     * @param list<Item> $before
+     *
+     * @return list<Move> none when it leaves a problem
+     */
+    public function all(MovePhrase $phrase, Stance $running, array $before): array
+    {
+        $moves = $this->resolve($phrase, $running, $before);
+        $last = $moves[0] ?? null;
+        if (null === $last || null === $phrase->sides) {
+            return array_merge(...array_fill(0, $phrase->times, $moves));
+        }
+        if (null !== $phrase->second) {
+            $second = $phrase->second instanceof Side ? $running->roleOf($phrase->second) : $phrase->second;
+
+            return [$last, $this->catalogue->move($phrase->sides[$second->value])];
+        }
+        if (1 === $phrase->times || null !== $phrase->side || null === $last->toward) {
+            return array_fill(0, $phrase->times, $last);
+        }
+        $loads =
+            \in_array($phrase->name, self::LOADING, true)
+            && null !== $this->next($phrase, $running, $before)->strike;
+        // The first of an even number goes to the side that the last one does not.
+        $role = !$loads ? Role::Lead : (0 === $phrase->times % 2 ? $last->toward->other() : $last->toward);
+        $all = [];
+        for ($time = 0; $time < $phrase->times; ++$time) {
+            $all[] = $this->catalogue->move($phrase->sides[$role->value]);
+            $role = $role->other();
+        }
+        $this->diagnostics->note($phrase->span, t('Several in a row go to both sides in turn.'));
+
+        return $all;
+    }
+
+    /**
      * @param list<Item> $before
      *
      * @return list<Move> none when it leaves a problem
@@ -44,6 +84,14 @@ final readonly class MoveResolver
             return array_map($this->catalogue->move(...), Vocabulary::SEQUENCES[$phrase->name]);
         }
         $role = $phrase->role($running);
+        if ('shift' === $phrase->said && null !== $role) {
+            $this->diagnostics->note($phrase->span, t('To shift to a side is read as a step to that side.'), [
+                'step-'.$role->value,
+                'shift',
+            ]);
+
+            return [$this->catalogue->move('step-'.$role->value)];
+        }
         if (null !== $phrase->sides) {
             return [$this->toASide($phrase, $phrase->sides, $role, $running, $before)];
         }
@@ -93,6 +141,9 @@ final readonly class MoveResolver
         if (null !== $said) {
             return $this->catalogue->move($sides[$said->value]);
         }
+        if ('exit' === $phrase->name) {
+            return $this->leaving($phrase, $before);
+        }
         if ('move' === $phrase->said) {
             $this->diagnostics->note($phrase->span, t('To move without a side is read as to leave.'), [
                 'exit',
@@ -104,6 +155,9 @@ final readonly class MoveResolver
         }
         $next = $this->next($phrase, $running, $before);
         $strike = $next->strike;
+        if ('step out' === $phrase->said && null === $strike && $this->hasComeIn($before)) {
+            return $this->leaving($phrase, $before);
+        }
         if ('step' === $phrase->name && (null === $strike || $next->moves > 0 || $strike->limb->isArm())) {
             $this->diagnostics->note($phrase->span, t('A step without a side is read as a step in.'), [
                 'step-in',
@@ -113,7 +167,7 @@ final readonly class MoveResolver
 
             return $this->catalogue->move('step-in');
         }
-        $side = $this->usual($phrase->name, $phrase->said, $next, $before);
+        $side = $this->usual($phrase->name, $phrase->said, $next, $before, $this->beginsRow($phrase));
         if ('step' === $phrase->name) {
             // Beside a kick it is the step off the line.
             $sides = $this->vocabulary->bases['step off'];
@@ -131,13 +185,108 @@ final readonly class MoveResolver
         return $move;
     }
 
-    /** @param list<Item> $before */
-    private function usual(string $name, string $said, NextStrike $next, array $before): UsualSide
+    /** Returns the move that goes with a strike, on the side that this strike needs; null when there is none. */
+    public function with(MovePhrase $phrase, Stance $running, Strike $strike): ?Move
     {
+        $role = $phrase->role($running);
+        if (null === $phrase->sides) {
+            return isset(Vocabulary::SEQUENCES[$phrase->name]) ? null : $this->catalogue->move($phrase->name);
+        }
+        if (null === $role && \in_array($phrase->name, ['exit', 'step'], true)) {
+            return $this->catalogue->move('exit' === $phrase->name ? 'exit' : 'step-in');
+        }
+        $role ??= $this->usual($phrase->name, $phrase->said, new NextStrike($strike), [], false)->role;
+
+        return $this->catalogue->move($phrase->sides[$role->value]);
+    }
+
+    /**
+     * Decides how an athlete leaves: who has stepped in steps out again, unless he exits.
+     *
+     * @param list<Item> $before
+     */
+    private function leaving(MovePhrase $phrase, array $before): Move
+    {
+        if (!\in_array($phrase->said, ['out', 'step out', 'move out'], true) || !$this->hasComeIn($before)) {
+            return $this->catalogue->move('exit');
+        }
+        $this->diagnostics->note(
+            $phrase->span,
+            t('After a step in, "{said}" is read as step back.', said: $phrase->said),
+            ['step-back', 'exit', 'step-out'],
+        );
+
+        return $this->catalogue->move('step-back');
+    }
+
+    /** @param list<Item> $before */
+    private function hasComeIn(array $before): bool
+    {
+        $range = 0;
+        foreach ($before as $item) {
+            $range += $item instanceof MoveItem ? $item->move->range : 0;
+        }
+
+        return $range < 0;
+    }
+
+    /**
+     * Returns the side of the move before, which is of the same kind: several in a row alternate.
+     *
+     * @param list<Item> $before
+     */
+    private function inARowWith(string $name, array $before): ?Role
+    {
+        $last = $before[\count($before) - 1] ?? null;
+        if (!$last instanceof MoveItem || null === $last->move->toward) {
+            return null;
+        }
+        $base = substr($last->move->id, 0, (int) strrpos($last->move->id, '-'));
+        $isLoading = \in_array($name, self::LOADING, true) && \in_array($base, self::LOADING, true);
+
+        return $base === $name || $isLoading ? $last->move->toward : null;
+    }
+
+    /** Tells whether the same move, or one that alternates with it, comes next. */
+    private function beginsRow(MovePhrase $phrase): bool
+    {
+        $index = $phrase->next;
+        while (
+            TokenKind::Stop === $this->tokens->at($index)?->kind
+            || isset(Vocabulary::FILLERS[$this->tokens->words[$index] ?? ''])
+        ) {
+            ++$index;
+        }
+        $next = null === $this->tokens->at($index) ? null : $this->moves->parse($this->tokens, $index);
+
+        return null !== $next
+            && null === $next->side
+            && ($next->name === $phrase->name
+                || (\in_array($next->name, self::LOADING, true) && \in_array($phrase->name, self::LOADING, true)));
+    }
+
+    /** @param list<Item> $before */
+    private function usual(
+        string $name,
+        string $said,
+        NextStrike $next,
+        array $before,
+        bool $beginsRow,
+    ): UsualSide {
         $strike = $next->strike;
         $isDirect = null !== $strike && 0 === $next->moves;
-        if (\in_array($name, self::LOADING, true)) {
-            return $this->loading($next, $before);
+        $isLoading = \in_array($name, self::LOADING, true);
+        if (!$isLoading || null === $strike) {
+            $row = $this->inARowWith($name, $before);
+            if (null !== $row) {
+                return new UsualSide($row->other(), t('the other side of the one before it'));
+            }
+            if ($beginsRow) {
+                return new UsualSide(Role::Lead, t('as usual at the start of a row'));
+            }
+        }
+        if ($isLoading) {
+            return $this->loading($name, $next, $before);
         }
 
         return match ('catch' === $said ? 'parry' : $name) {
@@ -157,20 +306,25 @@ final readonly class MoveResolver
     }
 
     /**
-     * A slip or roll loads the strike that comes; without one it goes with the strike before it.
+     * A slip or roll loads the strike that comes. Without one a slip goes with the strike before it, and a roll over
+     * the side of the hand that has just punched.
      *
      * @param list<Item> $before
      */
-    private function loading(NextStrike $next, array $before): UsualSide
+    private function loading(string $name, NextStrike $next, array $before): UsualSide
     {
         $strike = $next->strike;
         if (null === $strike) {
             $last = $before[\count($before) - 1] ?? null;
 
-            return new UsualSide(
-                $last instanceof StrikeItem && $last->strike->limb->isArm() ? $last->strike->role->other() : Role::Lead,
-                t('with the strike before it'),
-            );
+            if (!$last instanceof StrikeItem || !$last->strike->limb->isArm()) {
+                return new UsualSide(Role::Lead, t('as usual'));
+            }
+            $role = $last->strike->role;
+
+            return 'roll' === $name
+                ? new UsualSide($role, t('over the side of the {strike}', strike: $last->strike->name))
+                : new UsualSide($role->other(), t('with the strike before it'));
         }
         $role = $strike->limb->isArm() ? $strike->role : $strike->role->other();
 

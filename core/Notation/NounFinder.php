@@ -56,7 +56,6 @@ final readonly class NounFinder
             ?? ('switch' === ($words[$index + 2] ?? '') ? $this->noun($words, $index + 3) : null);
         $named =
             null !== $noun
-            && ('kick' !== $noun->name || 'foot' === $limb)
             && $this->vocabulary->isOfLeg($noun->name) !== Vocabulary::LIMBS[$limb];
 
         return new FoundSide($side, $index + ($named || !isset(Vocabulary::TARGETS[$limb]) ? 2 : 1));

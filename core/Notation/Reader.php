@@ -22,12 +22,14 @@ final readonly class Reader
     private Vocabulary $vocabulary;
     private StrikePhraseParser $strikes;
     private MovePhraseParser $moves;
+    private SpokenForms $forms;
 
-    public function __construct(private Catalogue $catalogue)
+    public function __construct(private Catalogue $catalogue, Glue $glue = new Glue())
     {
         $this->vocabulary = new Vocabulary($catalogue);
         $this->strikes = new StrikePhraseParser($this->vocabulary);
         $this->moves = new MovePhraseParser($this->vocabulary, $this->strikes);
+        $this->forms = new SpokenForms($this->vocabulary, $glue);
     }
 
     public static function builtIn(): self
@@ -77,6 +79,7 @@ final readonly class Reader
         }
 
         $name = $this->name($text);
+        $heard = $this->forms->heard(Lexer::tokens(mb_substr($text, $name), $name));
         $reading = (new ChainParser(
             catalogue: $this->catalogue,
             vocabulary: $this->vocabulary,
@@ -84,8 +87,9 @@ final readonly class Reader
             moves: $this->moves,
             numbering: $numbering,
             stance: $stance,
-            tokens: new TokenStream(Lexer::tokens(mb_substr($text, $name), $name)),
-        ))->reading();
+            tokens: new TokenStream($heard),
+            passedOver: $heard->passedOver,
+        ))->reading($text);
 
         return 0 === $name
             ? $reading
@@ -101,16 +105,22 @@ final readonly class Reader
             );
     }
 
-    /** Returns the length of a name before the chain, with its colon: "Sea gate: 1 2 3". */
+    /** Returns the length of a name before the chain, with its colon: "Sea gate: 1 2 3", or of the number of a list. */
     private function name(string $text): int
     {
+        if (1 === preg_match('/^\s*\d{1,2}[.)]\s+(?=\p{L})/u', $text, $number)) {
+            return mb_strlen($number[0]);
+        }
         if (1 !== substr_count($text, ':')) {
             return 0;
         }
         [$before, $after] = explode(':', $text);
         $chain = ltrim($after);
 
-        return '' !== $chain && $chain !== $after && 1 === preg_match('/\p{L}/u', $before)
+        return '' !== $chain
+            && $chain !== $after
+            && 1 === preg_match('/\p{L}/u', $before)
+            && 1 !== preg_match('/^\s*all\s/i', $before)
             ? mb_strlen($text) - mb_strlen($chain)
             : 0;
     }

@@ -14,19 +14,21 @@ final readonly class Reading
      * @param list<Span> $spans where each item of the chain stands in the text; a repeated item points to its one place
      * @param list<ReadingProblem> $problems in the order of the text
      * @param list<Note> $notes
+     * @param list<Span> $passedOver what carries nothing, in the order of the text
      */
     public function __construct(
         public ?Chain $chain,
         public array $spans,
         public array $problems,
         public array $notes,
+        public array $passedOver = [],
     ) {
     }
 
     /** Returns the same reading with a note in front of the others. */
     public function with(Note $note): self
     {
-        return new self($this->chain, $this->spans, $this->problems, [$note, ...$this->notes]);
+        return new self($this->chain, $this->spans, $this->problems, [$note, ...$this->notes], $this->passedOver);
     }
 
     /**

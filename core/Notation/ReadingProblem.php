@@ -13,6 +13,7 @@ final readonly class ReadingProblem
      * @param string $message one sentence for people
      * @param string $expected what would be valid there
      * @param list<string> $nearest texts that would be accepted in its place, nearest first
+     * @param string|null $drill the drill that does what was asked for there
      */
     public function __construct(
         public int $at,
@@ -20,6 +21,7 @@ final readonly class ReadingProblem
         public string $message,
         public string $expected,
         public array $nearest = [],
+        public ?string $drill = null,
     ) {
     }
 }

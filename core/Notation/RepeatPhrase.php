@@ -20,6 +20,10 @@ final readonly class RepeatPhrase
     {
         $number = $tokens->numberAt($index);
         if (null === $number) {
+            $after = Vocabulary::REPEATS_AFTER[$tokens->words[$index] ?? ''] ?? null;
+            if (null !== $after) {
+                return new self($after, $index + 1);
+            }
             $count = 'x' === ($tokens->words[$index] ?? '') ? $tokens->numberAt($index + 1) : null;
 
             return null !== $count && ctype_digit($count) ? new self((int) $count, $index + 2) : null;

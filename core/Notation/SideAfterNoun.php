@@ -30,7 +30,9 @@ final readonly class SideAfterNoun
     {
         $words = $tokens->words;
         $with = 'with' === ($words[$index] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$index + 1] ?? '']) ? 2 : 1) : 0;
-        $side = Vocabulary::SIDES[$words[$index + $with] ?? ''] ?? null;
+        $word = $words[$index + $with] ?? '';
+        $isBack = 'back' === $word && $with > 0 && isset(Vocabulary::LIMBS[$words[$index + $with + 1] ?? '']);
+        $side = $isBack ? Role::Rear : Vocabulary::SIDES[$word] ?? null;
         if (null === $side) {
             return null;
         }
@@ -39,7 +41,7 @@ final readonly class SideAfterNoun
             $limb = isset(Vocabulary::LIMBS[$words[$next] ?? '']) ? 1 : 0;
             $follows = $this->strikes->parse($tokens, $index + $with);
 
-            return null === $follows || $follows->head->at === $tokens->at($index + $with)?->span->at
+            return null === $follows || $isBack || $follows->head->at === $tokens->at($index + $with)?->span->at
                 ? new FoundSide($side, $next + $limb)
                 : null;
         }

@@ -23,6 +23,10 @@ final class StrikeModifiers
     public bool $feint = false;
     public bool $switch = false;
     public bool $plural = false;
+    public ?bool $sameHand = null;
+    public bool $effortLeads = false;
+    /** @var list<Span> words about the manner, which a chain does not record */
+    public array $passedOver = [];
 
     public function __construct(public readonly ?int $times)
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\Effort;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Strike;
@@ -31,6 +32,13 @@ final readonly class StrikePhrase
      *                     strike again
      * @param bool $switched after a switch of the feet that is said with it, as in "switch front kick"
      * @param bool $openTarget the target stands between two strikes and could belong to either
+     * @param bool $legUp by the leg that is still up from the kick before
+     * @param bool|null $sameHand by the hand of the strike before it; false for the other hand, null where neither is
+     *                            said
+     * @param bool $repeated "twice" was said behind it, which may mean all before it as well
+     * @param bool $effortLeads the effort stands before the noun, and so may be meant for what follows, too
+     * @param Role|null $startsWith the role of the first of a row that opens a chain
+     * @param list<Span> $passedOver words about the manner, which a chain does not record
      * @param string|null $secondTarget the target of the second of two, as in "double hook, body and head"
      */
     public function __construct(
@@ -45,31 +53,73 @@ final readonly class StrikePhrase
         public ?string $targetWord = null,
         public Effort $effort = Effort::Plain,
         public bool $feint = false,
-        public bool $landsForward = false,
+        public Landing $landing = Landing::Back,
         public int $times = 1,
         public bool $inTurn = false,
         public bool $switched = false,
         public bool $openTarget = false,
         public ?string $secondTarget = null,
+        public bool $legUp = false,
+        public ?bool $sameHand = null,
+        public bool $repeated = false,
+        public bool $effortLeads = false,
+        public ?Role $startsWith = null,
+        public array $passedOver = [],
     ) {
     }
 
     /** Returns the second of two strikes with a target of its own. */
     public function second(): self
     {
+        return $this->with(times: 1, inTurn: false, targetWord: $this->secondTarget);
+    }
+
+    /** Returns the same phrase with that role. */
+    public function withRole(Role $role): self
+    {
+        return $this->with(by: $role);
+    }
+
+    /**
+     * Returns the same phrase with other parts.
+     *
+     * @param Role|null $by its role, in the place of all that was said about the side
+     */
+    public function with(
+        ?Span $span = null,
+        ?int $next = null,
+        ?int $times = null,
+        ?bool $inTurn = null,
+        ?bool $legUp = null,
+        ?bool $repeated = null,
+        ?Role $startsWith = null,
+        ?string $targetWord = null,
+        ?Role $by = null,
+    ): self {
         return new self(
+            head: $this->head,
+            span: $span ?? $this->span,
+            next: $next ?? $this->next,
             noun: $this->noun,
             code: $this->code,
             letters: $this->letters,
-            side: $this->side,
-            role: $this->role,
-            targetWord: $this->secondTarget,
+            side: $by ?? $this->side,
+            role: null === $by ? $this->role : null,
+            targetWord: $targetWord ?? $this->targetWord,
             effort: $this->effort,
             feint: $this->feint,
-            landsForward: $this->landsForward,
-            head: $this->head,
-            span: $this->span,
-            next: $this->next,
+            landing: $this->landing,
+            times: $times ?? $this->times,
+            inTurn: $inTurn ?? $this->inTurn,
+            switched: $this->switched,
+            openTarget: $this->openTarget,
+            secondTarget: $this->secondTarget,
+            legUp: $legUp ?? $this->legUp,
+            sameHand: null === $by ? $this->sameHand : null,
+            repeated: $repeated ?? $this->repeated,
+            effortLeads: $this->effortLeads,
+            startsWith: $startsWith ?? $this->startsWith,
+            passedOver: $this->passedOver,
         );
     }
 
@@ -86,28 +136,5 @@ final readonly class StrikePhrase
         return 'low' === $this->targetWord && !\in_array(Target::Leg, $strike->targets, true)
             ? Target::Body
             : $this->target();
-    }
-
-    /** Returns the same phrase with that role. */
-    public function withRole(Role $role): self
-    {
-        return new self(
-            noun: $this->noun,
-            code: $this->code,
-            letters: $this->letters,
-            side: $role,
-            targetWord: $this->targetWord,
-            effort: $this->effort,
-            feint: $this->feint,
-            landsForward: $this->landsForward,
-            times: $this->times,
-            inTurn: $this->inTurn,
-            switched: $this->switched,
-            openTarget: $this->openTarget,
-            secondTarget: $this->secondTarget,
-            head: $this->head,
-            span: $this->span,
-            next: $this->next,
-        );
     }
 }

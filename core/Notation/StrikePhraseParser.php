@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\Effort;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 
@@ -42,6 +43,7 @@ final readonly class StrikePhraseParser
         }
         $modifiers = new StrikeModifiers(Vocabulary::REPEATS[$words[$from] ?? ''] ?? null);
         $index = null === $modifiers->times ? $from : $from + 1;
+        $index += null !== $modifiers->times && isset(Vocabulary::ARTICLES[$words[$index] ?? '']) ? 1 : 0;
         $bare = null;
         while (true) {
             $token = $tokens->at($index);
@@ -58,9 +60,13 @@ final readonly class StrikePhraseParser
             if (null !== $bare && null !== $modifiers->side && $this->beginsAnother($words, $index, $modifiers->side)) {
                 return $this->finish($tokens, $from, $bare, 1, self::BARE_SIDE, '', $modifiers);
             }
-            if (null !== $bare && $this->isMoveOfThatSide($words, $index, $bare)) {
+            if (null !== $bare && $this->isMoveOfThatSide($tokens, $index, $bare)) {
                 // "Left leg check" and "left slip".
                 return null;
+            }
+            if ($index === $from && 'to' === $word && null !== ($aimed = $this->aimedBefore($words, $index))) {
+                [$modifiers->targetWord, $index] = [$aimed->word, $aimed->next];
+                continue;
             }
             $side = $this->nouns->side($words, $index);
             if (null !== $side) {
@@ -75,7 +81,11 @@ final readonly class StrikePhraseParser
                 ++$index;
             } elseif (isset(Vocabulary::EFFORTS[$word])) {
                 $modifiers->effort = Vocabulary::EFFORTS[$word];
+                $modifiers->effortLeads = true;
                 ++$index;
+            } elseif (isset(Vocabulary::SAME_HAND[$word]) && isset(Vocabulary::LIMBS[$words[$index + 1] ?? ''])) {
+                $modifiers->sameHand = Vocabulary::SAME_HAND[$word];
+                $index += 2;
             } elseif (isset(Vocabulary::THIGHS[$word])) {
                 $modifiers->thigh = Vocabulary::THIGHS[$word];
                 ++$index;
@@ -89,7 +99,10 @@ final readonly class StrikePhraseParser
                     && isset(Vocabulary::ARTICLES[$word])
                     && ($modifiers->feint || Effort::Plain !== $modifiers->effort))
             ) {
-                // Skips "straight" before a straight noun, or "the" in "feint the jab".
+                // "Straight" before a straight noun is a manner, and "the" in "feint the jab" nothing.
+                if (!isset(Vocabulary::ARTICLES[$word])) {
+                    $modifiers->passedOver[] = $tokens->span($index, $index + 1);
+                }
                 ++$index;
             } else {
                 // A side without a noun is a straight of that hand.
@@ -99,7 +112,9 @@ final readonly class StrikePhraseParser
                         ? $this->parse($tokens, $index + 1)
                         : null;
                 if (true === $both?->inTurn) {
-                    // "Left and right hooks" is one of each.
+                    // "Left and right hooks to the body" is one of each, both to the body.
+                    $modifiers->targetWord ??= $both->targetWord;
+
                     return $this->finish($tokens, $from, $bare, 1, $both->noun, '', $modifiers);
                 }
 
@@ -120,6 +135,24 @@ final readonly class StrikePhraseParser
             code: $number->code,
             letters: $number->letters,
         );
+    }
+
+    /**
+     * Finds the target in "to the body with the cross".
+     *
+     * @param list<string> $words
+     */
+    private function aimedBefore(array $words, int $index): ?FoundTarget
+    {
+        ++$index;
+        $index += isset(Vocabulary::ARTICLES[$words[$index] ?? '']) ? 1 : 0;
+        $word = $words[$index] ?? '';
+        if (!isset(Vocabulary::TARGETS[$word]) || 'with' !== ($words[$index + 1] ?? '')) {
+            return null;
+        }
+        $next = $index + 2 + (isset(Vocabulary::ARTICLES[$words[$index + 2] ?? '']) ? 1 : 0);
+
+        return new FoundTarget($word, $next, false);
     }
 
     /** Before a number only a few words are allowed; a number before a plural counts it: "three jabs". */
@@ -155,21 +188,10 @@ final readonly class StrikePhraseParser
         }
         $alike = $same || $x || null !== $phrase->side;
 
-        return new StrikePhrase(
-            noun: $phrase->noun,
-            side: $phrase->side,
-            role: $phrase->role,
-            targetWord: $phrase->targetWord,
-            effort: $phrase->effort,
-            feint: $phrase->feint,
-            landsForward: $phrase->landsForward,
+        return $phrase->with(
             times: $times,
             inTurn: !$alike && $times > 1,
-            switched: $phrase->switched,
-            openTarget: $phrase->openTarget,
-            head: $phrase->head,
             span: $tokens->span($index, $phrase->next),
-            next: $phrase->next,
         );
     }
 
@@ -206,6 +228,35 @@ final readonly class StrikePhraseParser
         return $this->finish($tokens, $from, $head, $count, $noun, '', $modifiers);
     }
 
+    /**
+     * Returns how many words "with the same hand" has there; 0 when it is not said.
+     *
+     * @param list<string> $words
+     */
+    private static function sameHand(array $words, int $index): int
+    {
+        $skip = 'with' === ($words[$index] ?? '') ? 1 : 0;
+        $skip += isset(Vocabulary::ARTICLES[$words[$index + $skip] ?? '']) ? 1 : 0;
+
+        return $skip > 0
+            && isset(Vocabulary::SAME_HAND[$words[$index + $skip] ?? ''])
+            && isset(Vocabulary::LIMBS[$words[$index + $skip + 1] ?? ''])
+            ? $skip + 2
+            : 0;
+    }
+
+    /** Returns where the foot comes down as said at that place, in two words. */
+    public static function landing(TokenStream $tokens, int $index): Landing
+    {
+        return 'landing' !== ($tokens->words[$index] ?? '')
+            ? Landing::Back
+            : match ($tokens->words[$index + 1] ?? '') {
+                'forward' => Landing::Forward,
+                'behind' => Landing::Behind,
+                default => Landing::Back,
+            };
+    }
+
     /** Parses what may follow the noun or number, in any order: a side, a target, "landing forward", "twice". */
     private function finish(
         TokenStream $tokens,
@@ -224,8 +275,21 @@ final readonly class StrikePhraseParser
             $modifiers->targetWord ??= 'leg';
         }
         $targetWord = $modifiers->targetWord ?? $this->vocabulary->aimed[$noun] ?? null;
-        [$sideAfter, $openTarget, $targetAfter, $secondTarget] = [null, false, null, null];
+        [$sideAfter, $openTarget, $targetAfter, $secondTarget, $sameAfter] = [null, false, null, null, null];
+        $passedOver = $modifiers->passedOver;
         while (true) {
+            if ('straight' === ($words[$next] ?? '') && isset(Vocabulary::LEADS_ON[$words[$next + 1] ?? ''])) {
+                // "Straight" says in which manner the strike goes there or the next one follows.
+                $passedOver[] = $tokens->span($next, $next + 1);
+                ++$next;
+                continue;
+            }
+            $same = '' === $noun ? 0 : self::sameHand($words, $next);
+            if ($same > 0 && null === $sameAfter) {
+                $sameAfter = Vocabulary::SAME_HAND[$words[$next + $same - 2]];
+                $next += $same;
+                continue;
+            }
             $isOpen =
                 '' !== $noun
                 && !$modifiers->switch
@@ -248,14 +312,14 @@ final readonly class StrikePhraseParser
             }
             [$targetAfter, $next, $openTarget] = [$after->word, $after->next, $after->isOpen];
         }
-        $lands =
-            '' === $number
-            && \in_array($words[$next] ?? '', ['landing', 'land'], true)
-            && 'forward' === ($words[$next + 1] ?? '');
-        $next += $lands ? 2 : 0;
+        $landing = self::landing($tokens, $next);
+        $next += Landing::Back === $landing ? 0 : 2;
+        $legUp = 'leg-up' === ($words[$next] ?? '');
+        $next += $legUp ? 1 : 0;
         $word = $words[$next] ?? '';
         $times = $modifiers->times ?? 1;
-        if (1 === $times && isset(Vocabulary::REPEATS_AFTER[$word])) {
+        $repeated = 1 === $times && isset(Vocabulary::REPEATS_AFTER[$word]);
+        if ($repeated) {
             $times = Vocabulary::REPEATS_AFTER[$word];
             ++$next;
         } elseif (2 === $times && null !== $targetAfter) {
@@ -292,12 +356,17 @@ final readonly class StrikePhraseParser
             targetWord: $targetAfter ?? $targetWord,
             effort: $modifiers->effort,
             feint: $modifiers->feint,
-            landsForward: $lands,
+            landing: $landing,
             times: $times,
             inTurn: $modifiers->plural && null === $modifiers->times,
             switched: $modifiers->switch && !str_starts_with($noun, 'switch '),
             openTarget: $openTarget,
             secondTarget: $secondTarget,
+            legUp: $legUp,
+            sameHand: $modifiers->sameHand ?? $sameAfter,
+            repeated: $repeated,
+            effortLeads: $modifiers->effortLeads,
+            passedOver: $passedOver,
             head: $tokens->span($head, $head + $count),
             span: $tokens->span($from, $next),
             next: $next,
@@ -317,13 +386,34 @@ final readonly class StrikePhraseParser
         return null !== $next && $next->side::class === $side::class;
     }
 
-    /** @param list<string> $words */
-    private function isMoveOfThatSide(array $words, int $index, int $side): bool
+    private function isMoveOfThatSide(TokenStream $tokens, int $index, int $side): bool
     {
-        $move = $index === $side + 1 ? $this->vocabulary->move($words, $index) : null;
+        $move = $index === $side + 1 ? $this->vocabulary->move($tokens->words, $index) : null;
 
-        return null !== $move
-            && (isset($this->vocabulary->bases[$move->name]) || $this->vocabulary->goesToASide($move->name));
+        return null !== $move && !$this->isPunchBefore($tokens, $side, $move);
+    }
+
+    /**
+     * Tells whether the side before a move is a punch of its own: "left right slip", "right slip left", "right duck".
+     *
+     * @param int $side place of the side
+     */
+    public function isPunchBefore(TokenStream $tokens, int $side, FoundMove $move): bool
+    {
+        $words = $tokens->words;
+        if (isset(Vocabulary::SIDES[$words[$side - 1] ?? ''])) {
+            return true;
+        }
+        if (!isset($this->vocabulary->bases[$move->name]) && !$this->vocabulary->goesToASide($move->name)) {
+            return true;
+        }
+        $after = $side + 1 + $move->count;
+        if (!isset(Vocabulary::SIDES[$words[$after] ?? ''])) {
+            return false;
+        }
+        $strike = $this->parse($tokens, $after);
+
+        return null === $strike || ($strike->next === $after + 1 && self::BARE_SIDE === $strike->noun);
     }
 
     /**

@@ -9,6 +9,8 @@ use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\StrikeTrait;
 
 use function Periplus\Core\Language\t;
 
@@ -22,6 +24,7 @@ final readonly class StrikeReader
 {
     public function __construct(
         private Catalogue $catalogue,
+        private Vocabulary $vocabulary,
         private TokenStream $tokens,
         private Diagnostics $diagnostics,
         private ChainDraft $draft,
@@ -29,6 +32,7 @@ final readonly class StrikeReader
         private StrikeResolver $resolver,
         private MovePhraseParser $moves,
         private MoveReader $moveReader,
+        private EffortSpread $spread,
     ) {
     }
 
@@ -41,6 +45,9 @@ final readonly class StrikeReader
     {
         $index = $this->tokens->position();
         $this->tokens->moveTo($phrase->next);
+        foreach ($phrase->passedOver as $passedOver) {
+            $this->diagnostics->passOver($passedOver);
+        }
         $this->offThe();
         $span = null === $sign ? $phrase->span : $sign->until($phrase->span);
         if ($phrase->switched) {
@@ -64,6 +71,7 @@ final readonly class StrikeReader
             $this->diagnostics->note($phrase->span, t('More than one without a count is read as two.'));
             $times = 2;
         }
+        $phrase = $this->beginsRow($phrase, $times);
         $first = null;
         for ($time = 0; $time < $times; ++$time) {
             if (null === $first || $phrase->inTurn) {
@@ -73,13 +81,22 @@ final readonly class StrikeReader
                     $joined && 0 === $time,
                     $span,
                 );
+            } elseif ($phrase->legUp) {
+                $first = $first->with(legUp: true);
             } elseif (null !== $phrase->secondTarget) {
                 $first = $this->resolved($phrase->withRole($first->strike->role)->second(), $feint, false, $span);
             } else {
                 $first = $first->with(joined: false);
             }
-            if (null === $first || !$this->draft->add($first, $span)) {
+            if (null === $first) {
                 return;
+            }
+            $first = $phrase->effortLeads ? $first : $this->spread->over($first, $span);
+            if (!$this->draft->add($first, $span)) {
+                return;
+            }
+            if ($phrase->effortLeads && 0 === $time && !$first->feint) {
+                $this->spread->begin($first->effort, $first, $span);
             }
         }
         if (Vocabulary::CHECK_HOOK === $phrase->noun) {
@@ -88,11 +105,61 @@ final readonly class StrikeReader
         }
     }
 
+    /** A row that opens a chain begins with the lead: "ten straights", "hook hook". */
+    private function beginsRow(StrikePhrase $phrase, int $times): StrikePhrase
+    {
+        if (
+            [] !== $this->draft->items
+            || '' === $phrase->noun
+            || null !== $phrase->side
+            || isset($this->vocabulary->fixed[$phrase->noun])
+            || isset($this->vocabulary->hands[$phrase->noun])
+            || $this->vocabulary->isOneSided($phrase->noun)
+            || null !== $this->catalogue->roleWith(StrikeTrait::Usual, $this->vocabulary->nouns[$phrase->noun])
+            || isset(Vocabulary::ORGANS[$phrase->targetWord ?? ''])
+        ) {
+            return $phrase;
+        }
+        $next = $this->strikes->parse($this->tokens, $this->pastStops($phrase->next));
+        $isRow =
+            ($phrase->inTurn && $times > 1)
+            || ($phrase->noun === $next?->noun && null === $next->side && 1 === $times && !$phrase->switched);
+        if (!$isRow) {
+            return $phrase;
+        }
+        $this->diagnostics->note($phrase->span, t('A row begins with the lead side and goes on in turn.'), [
+            'lead '.$phrase->noun,
+            'rear '.$phrase->noun,
+        ]);
+
+        // Only the first is settled; the others follow in turn.
+        return $phrase->with(startsWith: Role::Lead);
+    }
+
+    private function pastStops(int $index): int
+    {
+        while (
+            TokenKind::Stop === $this->tokens->at($index)?->kind
+            || isset(Vocabulary::FILLERS[$this->tokens->words[$index] ?? ''])
+        ) {
+            ++$index;
+        }
+
+        return $index;
+    }
+
     private function resolved(StrikePhrase $phrase, bool $feint, bool $joined, Span $span): ?StrikeItem
     {
         $item = $this->resolver->resolve($phrase, $this->draft->running, $this->draft->items);
+        if (!$feint && !$joined && !$phrase->legUp) {
+            return $item;
+        }
         try {
-            return $item?->with(feint: $feint || $item->feint, joined: $joined);
+            return $item?->with(
+                feint: $feint || $item->feint,
+                joined: $joined,
+                legUp: $phrase->legUp && 1 === $phrase->times,
+            );
         } catch (InvalidChain $invalid) {
             $this->diagnostics->problem($span, $invalid->getMessage(), t('a strike, such as 2 or "cross"'));
 

@@ -6,6 +6,7 @@ namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Role;
@@ -35,18 +36,36 @@ final readonly class StrikeResolver
     public function resolve(StrikePhrase $phrase, Stance $running, array $before): ?StrikeItem
     {
         $item = '' === $phrase->noun ? $this->number($phrase, $running) : $this->noun($phrase, $running, $before);
-        if (null === $item || !$phrase->landsForward) {
+
+        return null === $item || Landing::Back === $phrase->landing
+            ? $item
+            : $this->landing($item, $phrase->landing, $phrase->span);
+    }
+
+    /** A rear foot that comes down behind, or a lead foot in front, does as always. */
+    public function landing(StrikeItem $item, Landing $landing, Span $span): ?StrikeItem
+    {
+        if ($landing->isOpenTo($item->strike)) {
+            return $item->with(landing: $landing);
+        }
+        if ($item->isLegStrike()) {
+            $this->diagnostics->note(
+                $span,
+                t('The foot of the {strike} comes down there anyway.', strike: $item->strike->name),
+            );
+
             return $item;
         }
-        try {
-            return $item->with(landsForward: true);
-        } catch (InvalidChain $invalid) {
-            $this->diagnostics->problem($phrase->span, $invalid->getMessage(), t('a kick or knee of the rear leg'), [
-                'rear '.$item->strike->family,
-            ]);
+        $this->diagnostics->problem(
+            $span,
+            InvalidChain::landing($item->strike, $landing)->getMessage(),
+            Landing::Forward === $landing
+                ? t('a kick or knee of the rear leg')
+                : t('a kick or knee of the lead leg'),
+            [],
+        );
 
-            return null;
-        }
+        return null;
     }
 
     private function number(StrikePhrase $phrase, Stance $running): ?StrikeItem
@@ -194,6 +213,10 @@ final readonly class StrikeResolver
         if (isset($this->vocabulary->fixed[$phrase->noun])) {
             return $this->vocabulary->fixed[$phrase->noun];
         }
+        $last = LastStrike::in($before);
+        if (null !== $phrase->sameHand && null !== $last) {
+            return $phrase->sameHand ? $last->role : $last->role->other();
+        }
         $lead = $this->catalogue->inFamily($family, Role::Lead);
         $rear = $this->catalogue->inFamily($family, Role::Rear);
         if (null === $lead || null === $rear) {
@@ -215,6 +238,9 @@ final readonly class StrikeResolver
             );
 
             return $role;
+        }
+        if (null !== $phrase->startsWith && [] === $before) {
+            return $phrase->startsWith;
         }
         $default = DefaultRole::of($family, $before, $this->catalogue);
         $this->diagnostics->note(

@@ -25,7 +25,7 @@ final readonly class TargetAfterNoun
     public function find(TokenStream $tokens, int $index, string $noun, bool $isAimed = false): ?FoundTarget
     {
         $words = $tokens->words;
-        $skip = \in_array($words[$index] ?? '', ['to', 'at'], true) ? 1 : 0;
+        $skip = \in_array($words[$index] ?? '', ['to', 'at', 'into', 'in', 'on'], true) ? 1 : 0;
         $skip += isset(Vocabulary::ARTICLES[$words[$index + $skip] ?? '']) ? 1 : 0;
         $word = $words[$index + $skip] ?? '';
         if (!isset(Vocabulary::TARGETS[$word])) {

@@ -19,4 +19,12 @@ final readonly class Token
         public bool $calledOut = false,
     ) {
     }
+
+    /** Returns the word in lower case; empty for what is no word, and so ends a phrase. */
+    public function word(): string
+    {
+        return TokenKind::Word === $this->kind
+            ? Vocabulary::INITIALS[$this->text] ?? strtr(mb_strtolower($this->text), ["\u{2019}" => "'"])
+            : '';
+    }
 }

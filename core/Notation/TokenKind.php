@@ -11,7 +11,7 @@ enum TokenKind
     case Word;
     /** A separator of phrases, such as a comma. Blanks and hyphens leave no token. */
     case Stop;
-    /** One of ( ) [ ] + / * ! ~ > */
+    /** One of ( ) [ ] + / * ! ~ > < ^ */
     case Sign;
     /** The count of a repeat, directly after its bracket: x3. */
     case Times;

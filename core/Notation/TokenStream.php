@@ -17,15 +17,12 @@ final class TokenStream
     /** @var list<string> lower-case words by token; an empty string for what is no word, and so ends a phrase */
     public readonly array $words;
 
-    /** @param list<Token> $tokens */
-    public function __construct(private readonly array $tokens)
+    /** @var list<Token> */
+    private readonly array $tokens;
+
+    public function __construct(HeardLine $line)
     {
-        $this->words = array_map(
-            static fn (Token $token): string => TokenKind::Word === $token->kind
-                ? Vocabulary::INITIALS[$token->text] ?? mb_strtolower($token->text)
-                : '',
-            $tokens,
-        );
+        [$this->tokens, $this->words] = [$line->tokens, $line->words];
     }
 
     /** Returns the index of the next token, from 0. */

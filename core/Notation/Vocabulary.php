@@ -38,8 +38,19 @@ final readonly class Vocabulary
         'jaw' => Target::Head,
         'temple' => Target::Head,
         'upstairs' => Target::Head,
+        'nose' => Target::Head,
+        'eye' => Target::Head,
+        'eyes' => Target::Head,
+        'ear' => Target::Head,
+        'forehead' => Target::Head,
         'body' => Target::Body,
         'ribs' => Target::Body,
+        'rib' => Target::Body,
+        'ribcage' => Target::Body,
+        'gut' => Target::Body,
+        'midsection' => Target::Body,
+        'kidney' => Target::Body,
+        'sternum' => Target::Body,
         'liver' => Target::Body,
         'spleen' => Target::Body,
         'mid' => Target::Body,
@@ -52,6 +63,10 @@ final readonly class Vocabulary
         'legs' => Target::Leg,
         'thigh' => Target::Leg,
         'calf' => Target::Leg,
+        'shin' => Target::Leg,
+        'quad' => Target::Leg,
+        'hamstring' => Target::Leg,
+        'thighs' => Target::Leg,
         'low' => Target::Leg,
     ];
     /** Targets on one side of the opponent, and the hand or leg that reaches them. */
@@ -72,12 +87,15 @@ final readonly class Vocabulary
     ];
     /** Words about the manner of a strike that a chain does not record: "long hook". */
     public const MANNERS = ['long' => true, 'short' => true, 'tight' => true, 'sharp' => true, 'stiff' => true];
+    /** Words before which "straight" says in which manner the strike before it goes on. */
+    public const LEADS_ON = ['into' => true, 'to' => true, 'at' => true, 'onto' => true];
+    public const SAME_HAND = ['same' => true, 'other' => false, 'opposite' => false];
     /**
      * Words for the inside or outside of the thigh, and the leg that reaches it: the lead leg inside, the rear leg
      * outside.
      */
     public const THIGHS = ['inside' => Role::Lead, 'outside' => Role::Rear];
-    /** Words between two strikes that change nothing. */
+    /** Words between two strikes that change nothing, and that the grammar needs to tell phrases apart. */
     public const FILLERS = [
         'then' => true,
         'and' => true,
@@ -87,35 +105,8 @@ final readonly class Vocabulary
         'an' => true,
         'into' => true,
         'your' => true,
-        'next' => true,
-        'now' => true,
         'off' => true,
-        'counter' => true,
-        'return' => true,
-        'finish' => true,
-        'finally' => true,
-        'throw' => true,
-        'fire' => true,
-        'land' => true,
-        'add' => true,
-        'followed' => true,
-        'by' => true,
-        'come' => true,
-        'follow' => true,
-    ];
-    /** Words before "with" that belong to it and change nothing: "and finish with a low kick". */
-    public const BEFORE_WITH = [
-        'start' => true,
-        'begin' => true,
-        'open' => true,
-        'finish' => true,
-        'end' => true,
-        'follow' => true,
-        'starting' => true,
-        'finishing' => true,
-        'ending' => true,
-        'back' => true,
-        'up' => true,
+        'of' => true,
     ];
     public const ARTICLES = ['the' => true, 'a' => true, 'an' => true, 'your' => true];
     /** How often the next strike is thrown: "double jab". */
@@ -163,6 +154,8 @@ final readonly class Vocabulary
         'eighty' => '80',
         'ninety' => '90',
     ];
+    /** Words for the opponent before what he does. */
+    public const OPPONENT = ['he' => true, 'she' => true, 'they' => true];
     public const BEATS = ['beat' => true, 'pause' => true, 'wait' => true, 'reset' => true];
     /** Next to a straight of an opponent in the same stance: outside of it is to the rear. */
     public const SLIPS = ['outside' => Role::Rear, 'inside' => Role::Lead];
@@ -197,6 +190,8 @@ final readonly class Vocabulary
     private array $plurals;
     /** @var array<string, string> phrase to move id, or to a key of */
     private array $moves;
+    /** @var array<string, string> the plural of a bare word to the move: "slips" */
+    private array $movePlurals;
     /** @var array<string, int> how many words the longest phrase has that begins with that word */
     private array $longest;
     /** @var array<string, true> families that one role alone throws */
@@ -239,8 +234,7 @@ final readonly class Vocabulary
         $this->straightOnes = $words->straight;
         $plurals = [];
         foreach (array_keys($this->nouns) as $noun) {
-            $takesEs = str_ends_with($noun, 's') || str_ends_with($noun, 'sh') || str_ends_with($noun, 'ch');
-            $plurals[$noun.($takesEs ? 'es' : 's')] = $noun;
+            $plurals[self::plural($noun)] = $noun;
         }
         $this->plurals = $plurals;
         $bases = self::BASES;
@@ -256,11 +250,19 @@ final readonly class Vocabulary
         }
         $this->bases = $bases;
         $this->moves = $moves;
+        $movePlurals = [];
+        foreach ($moves as $phrase => $move) {
+            if (!str_contains($phrase, ' ') && !str_contains($phrase, '-') && 'out' !== $phrase) {
+                $movePlurals[self::plural($phrase)] = $move;
+            }
+        }
+        $this->movePlurals = array_diff_key($movePlurals, $moves, $plurals);
         $longest = [];
         $phrases = [
             ...array_keys($this->nouns),
             ...array_keys($plurals),
             ...array_keys($moves),
+            ...array_keys($movePlurals),
             ...array_keys(self::SEQUENCES),
         ];
         foreach ($phrases as $phrase) {
@@ -304,9 +306,21 @@ final readonly class Vocabulary
             if (null !== $move) {
                 return new FoundMove($move, $count);
             }
+            if (isset($this->movePlurals[$phrase])) {
+                return new FoundMove($this->movePlurals[$phrase], $count, true);
+            }
         }
 
         return null;
+    }
+
+    private static function plural(string $word): string
+    {
+        return match (true) {
+            str_ends_with($word, 'rry') => substr($word, 0, -1).'ies',
+            1 === preg_match('/(?:s|sh|ch)$/', $word) => $word.'es',
+            default => $word.'s',
+        };
     }
 
     /** Tells whether a word ends a noun in the plural. */

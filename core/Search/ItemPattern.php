@@ -4,23 +4,25 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
+use Periplus\Core\Combination\Sequence;
+
 /**
- * A pattern for one item: any of several codes (see {@see \Periplus\Core\Combination\Sequence}), delivered or feinted.
+ * A pattern for one item: any of several codes (see {@see Sequence}), delivered or feinted.
  */
 final readonly class ItemPattern
 {
-    private const THROWN = '=?!?';
-    private const FEINTED = '=?~!?';
+    private const THROWN = '[=^]?[!<]?';
+    private const FEINTED = '[=^]?~[!<]?';
 
     /**
-     * @param list<string> $bodies
+     * @param list<string> $bodies codes; {@see Sequence::CHOICE} alone for every choice
      * @param string $says in words, such as "a lead hook to the body"
      */
     public function __construct(private array $bodies, private bool $feint, public string $says)
     {
     }
 
-    /** @return list<string> the items that match, without the marks for joined and landing */
+    /** @return list<string> the items that match, without the marks for joined, leg up and landing */
     public function items(): array
     {
         return array_map(fn (string $body): string => ($this->feint ? '~' : '').$body, $this->bodies);
@@ -28,7 +30,8 @@ final readonly class ItemPattern
 
     public function matches(string $item): bool
     {
-        $body = ltrim($item, '=~!');
+        $body = ltrim($item, Sequence::PREFIXES);
+        $body = str_starts_with($body, Sequence::CHOICE) ? Sequence::CHOICE : $body;
 
         return $this->feint === str_contains($item, '~') && \in_array($body, $this->bodies, true);
     }
@@ -36,7 +39,9 @@ final readonly class ItemPattern
     /** Returns a regular expression over bytes, to be matched where an item starts. */
     public function pattern(): string
     {
-        $bodies = implode('|', array_map(static fn (string $body): string => preg_quote($body, '/'), $this->bodies));
+        $bodies = implode('|', array_map(static fn (string $body): string => Sequence::CHOICE === $body
+                ? Sequence::CHOICE_PATTERN
+                : preg_quote($body, '/'), $this->bodies));
 
         return ($this->feint ? self::FEINTED : self::THROWN).'(?:'.$bodies.')';
     }

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Periplus\Core\Search;
 
 use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Notation\Diagnostics;
+use Periplus\Core\Notation\Glue;
 use Periplus\Core\Notation\Lexer;
 use Periplus\Core\Notation\MovePhraseParser;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\ReadingProblem;
+use Periplus\Core\Notation\SpokenForms;
 use Periplus\Core\Notation\StrikePhrase;
 use Periplus\Core\Notation\StrikePhraseParser;
 use Periplus\Core\Notation\TokenKind;
@@ -56,12 +59,14 @@ final readonly class ItemPatternReader
     private Vocabulary $vocabulary;
     private StrikePhraseParser $strikes;
     private MovePhraseParser $moves;
+    private SpokenForms $forms;
 
     public function __construct(private Numbering $numbering, private Catalogue $catalogue)
     {
         $this->vocabulary = new Vocabulary($catalogue);
         $this->strikes = new StrikePhraseParser($this->vocabulary, self::LIMBS + self::ANY);
         $this->moves = new MovePhraseParser($this->vocabulary, $this->strikes);
+        $this->forms = new SpokenForms($this->vocabulary, new Glue());
     }
 
     /**
@@ -73,11 +78,10 @@ final readonly class ItemPatternReader
      */
     public function runs(array $pieces, Stance $running = Stance::Orthodox): array|ReadingProblem
     {
-        $tokens = new TokenStream(
-            array_merge(
-                ...array_map(static fn (Piece $piece): array => Lexer::tokens($piece->text, $piece->at), $pieces),
-            ),
+        $typed = array_merge(
+            ...array_map(static fn (Piece $piece): array => Lexer::tokens($piece->text, $piece->at), $pieces),
         );
+        $tokens = new TokenStream($this->forms->heard($typed));
         $runs = [];
         $run = [];
         while (null !== ($token = $tokens->peek())) {
@@ -157,19 +161,18 @@ final readonly class ItemPatternReader
     /** @return non-empty-list<ItemPattern>|null a beat or free strikes */
     private function sign(TokenStream $tokens): ?array
     {
-        $free = static fn (?Target $target, int ...$counts): ItemPattern => new ItemPattern(
-            array_merge(
+        $every = [
+            Sequence::CHOICE,
+            ...array_merge(
                 ...array_map(
                     static fn (int $count): array => array_map(
                         static fn (?Target $of): string => Sequence::free($count, $of),
-                        null === $target ? [null, ...Target::cases()] : [$target],
+                        [null, ...Target::cases()],
                     ),
-                    $counts,
+                    range(1, FreeStrikes::MAX_COUNT),
                 ),
             ),
-            false,
-            t('free strikes'),
-        );
+        ];
         if ($tokens->isSign('/') || isset(Vocabulary::BEATS[$tokens->word()])) {
             $tokens->take();
 
@@ -185,11 +188,17 @@ final readonly class ItemPatternReader
             || $count->span->at !== $star->span->at + 1
             || !\in_array((int) $count->text, range(1, FreeStrikes::MAX_COUNT), true)
         ) {
-            return [$free(null, ...range(1, FreeStrikes::MAX_COUNT))];
+            return [new ItemPattern($every, false, t('free strikes'))];
         }
         $tokens->take();
 
-        return [$free(Target::tryFrom(strtolower(ltrim($count->text, '0..9'))), (int) $count->text)];
+        $target = Target::tryFrom(strtolower(ltrim($count->text, '0..9')));
+        $counted = array_map(
+            static fn (?Target $of): string => Sequence::free((int) $count->text, $of),
+            null === $target ? [null, ...Target::cases()] : [$target],
+        );
+
+        return [new ItemPattern($counted, false, t('free strikes'))];
     }
 
     /** @return non-empty-list<ItemPattern>|null */
@@ -199,7 +208,7 @@ final readonly class ItemPatternReader
         $patterns = null === $phrase ? null : $this->patterns($phrase, $running, $phrase->feint);
         if (null !== $phrase && null !== $patterns) {
             $tokens->moveTo($phrase->next);
-            $running = $phrase->landsForward && !$phrase->feint ? $running->other() : $running;
+            $running = Landing::Back !== $phrase->landing && !$phrase->feint ? $running->other() : $running;
         }
 
         return $patterns;
@@ -326,7 +335,12 @@ final readonly class ItemPatternReader
         }
         $role = $phrase->role($running);
         if (null === $role && null !== $phrase->sides) {
-            return [$this->moves(array_map($this->catalogue->move(...), array_values($phrase->sides)), $phrase->name)];
+            $ids = array_values($phrase->sides);
+            // An exit has a form without a side, too.
+            $ids = isset($this->catalogue->moves[$phrase->name]) ? [$phrase->name, ...$ids] : $ids;
+            $moves = $this->moves(array_map($this->catalogue->move(...), $ids), $phrase->name);
+
+            return array_fill(0, max(1, $phrase->times), $moves);
         }
         $move = $this->catalogue->move(null === $role ? $phrase->name : $phrase->sides[$role->value] ?? $phrase->name);
         $running = $move->changesStance() ? $running->other() : $running;

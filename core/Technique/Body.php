@@ -20,6 +20,8 @@ final readonly class Body
         public float $legAgain,
         public float $feint,
         public float $light,
+        public float $chamber,
+        public float $legUp,
         public float $hard,
         public float $beat,
         public float $freeStrike,

@@ -73,6 +73,21 @@ final readonly class Move
         return Head::Off === $this->head && null !== $this->toward;
     }
 
+    /**
+     * Tells whether a strike can go with it as one action. The hands are busy in a push, a post or a clinch, and a leg
+     * that steps or checks does not strike.
+     */
+    public function allowsStrikeOf(Strike $strike): bool
+    {
+        return match (true) {
+            MoveKind::Contact === $this->kind => false,
+            $strike->limb->isArm() => true,
+            default => $strike->startsOnOneLeg()
+                && $this->foot !== $strike->role
+                && !(MoveKind::Defence === $this->kind && null !== $this->foot),
+        };
+    }
+
     /** Returns its words by role: "slip lead", "step in". */
     public function words(): string
     {

@@ -73,6 +73,15 @@ final readonly class Strike
         return Path::Spinning === $this->path;
     }
 
+    /** Tells whether the other leg stands from start to end: neither a switch of the feet, a leap nor a spin. */
+    public function startsOnOneLeg(): bool
+    {
+        return null !== $this->standsOn
+            && !$this->spins()
+            && !$this->has(StrikeTrait::UnderBody)
+            && !$this->has(StrikeTrait::Leaps);
+    }
+
     /** Tells whether it is a round kick of either leg, with or without a switch of the feet. */
     public function isRoundKick(): bool
     {

@@ -16,6 +16,8 @@ enum StrikeTrait: string
     case LandsWithShin = 'lands-with-shin';
     /** The feet change under the body. */
     case UnderBody = 'under-body';
+    /** Both feet leave the ground. */
+    case Leaps = 'leaps';
     /** It can roll the wrist on a bag. */
     case BendsWrist = 'bends-wrist';
     /** It takes the head off the line. */

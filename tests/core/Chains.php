@@ -13,12 +13,15 @@ use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 use PHPUnit\Framework\Assert;
 
@@ -67,6 +70,34 @@ final class Chains
         return Chain::of([] === $items ? [self::item(0)] : $items);
     }
 
+    private static function landing(Strike $strike, int $kind): Landing
+    {
+        $landing = Role::Rear === $strike->role ? Landing::Forward : Landing::Behind;
+
+        return 3 === $kind && $landing->isOpenTo($strike) ? $landing : Landing::Back;
+    }
+
+    private static function free(int $rest): FreeStrikes
+    {
+        $strikes = array_values(Catalogue::builtIn()->strikes);
+        $isNamed = 0 === intdiv($rest, 3) % 3;
+
+        return new FreeStrikes(
+            1 + ($rest % FreeStrikes::MAX_COUNT),
+            $isNamed ? null : [null, ...Target::cases()][intdiv($rest, 16) % 4],
+            Effort::cases()[intdiv($rest, 7) % 3],
+            $isNamed
+                ? array_map(
+                    static fn (int $place): StrikeItem => new StrikeItem(
+                        $strike = $strikes[($rest + 5 * $place) % \count($strikes)],
+                        $strike->targets[$rest % \count($strike->targets)],
+                    ),
+                    range(1, 2 + ($rest % (FreeStrikes::MAX_CHOICE - 1))),
+                )
+                : [],
+        );
+    }
+
     private static function item(int $seed): Item
     {
         $catalogue = Catalogue::builtIn();
@@ -77,10 +108,7 @@ final class Chains
             return 9 === $kind && 0 === $rest % 4
                 ? (0 === $rest % 8
                     ? new Beat()
-                    : new FreeStrikes(
-                        1 + ($rest % FreeStrikes::MAX_COUNT),
-                        [null, ...Target::cases()][intdiv($rest, 16) % 4],
-                    ))
+                    : self::free($rest))
                 : new MoveItem($moves[$rest % \count($moves)]);
         }
         $strike = $strikes[$rest % \count($strikes)];
@@ -89,12 +117,13 @@ final class Chains
         $effort = Effort::cases()[intdiv($rest, 3) % 3];
 
         return new StrikeItem(
-            $strike,
-            $target,
-            $effort,
-            1 === $kind,
-            2 === $kind,
-            3 === $kind && StrikeItem::canLandForward($strike),
+            strike: $strike,
+            target: $target,
+            effort: $effort,
+            feint: 1 === $kind,
+            joined: 2 === $kind,
+            landing: self::landing($strike, $kind),
+            legUp: 4 === $kind,
         );
     }
 }

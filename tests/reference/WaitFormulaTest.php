@@ -114,7 +114,7 @@ final class WaitFormulaTest extends TestCase
                 ++$links;
             }
         }
-        self::assertSame(31 * 43, $links);
+        self::assertSame(33 * 43, $links);
     }
 
     public function testWaitOfEveryStrikeBeforeEveryMoveFollowsTheFormula(): void

@@ -104,7 +104,9 @@ final readonly class Scale
                     : 1;
         }
         $feints = $count(static fn (StrikeItem $item): bool => $item->feint);
-        $together = $count(static fn (StrikeItem $item): bool => $item->joined);
+        $withMove = \count(array_filter(array_keys($strikes), $inStance->chain->goesWithMove(...)));
+        $together = $count(static fn (StrikeItem $item): bool => $item->joined) - $withMove;
+        $legUp = $count(static fn (StrikeItem $item): bool => $item->legUp);
         $legs = $count(static fn (StrikeItem $item): bool => $item->isLegStrike());
         $elbows = $count(static fn (StrikeItem $item): bool => Limb::Elbow === $item->strike->limb);
         $spins = $count(static fn (StrikeItem $item): bool => $item->strike->spins());
@@ -126,6 +128,8 @@ final readonly class Scale
         yield new Occurrence('angles', $angles, $this->times($angles, t('footwork between strikes')));
         yield new Occurrence('feints', $feints, $this->times($feints, t('a feint')));
         yield new Occurrence('together', $together, $this->times($together, t('two strikes land together')));
+        yield new Occurrence('withMove', $withMove, $this->times($withMove, t('a strike goes with a move')));
+        yield new Occurrence('legUp', $legUp, $this->times($legUp, t('a leg stays up')));
         yield new Occurrence('legs', $legs, $this->times($legs, t('a kick or a knee on one foot')));
         yield new Occurrence('elbows', $elbows, $this->times($elbows, t('an elbow')));
         yield new Occurrence('spins', $spins, $this->times($spins, t('a spinning strike')));

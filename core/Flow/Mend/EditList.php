@@ -41,7 +41,7 @@ final readonly class EditList
             if ($answers || $move->changesStance() || Feet::Cross === $move->feet) {
                 continue;
             }
-            if ('exit' !== $move->id) {
+            if (!str_starts_with($move->id, 'exit')) {
                 $insertions[] = new MoveItem($move);
             }
             // At the end of a chain only moves that leave make sense: footwork, or a duck under the answer.
@@ -109,14 +109,7 @@ final readonly class EditList
                 continue;
             }
             $target = \in_array($item->target, $strike->targets, true) ? $item->target : $strike->defaultTarget();
-            $others[] = new StrikeItem(
-                $strike,
-                $target,
-                $item->effort,
-                $item->feint,
-                $item->joined,
-                $item->landsForward && StrikeItem::canLandForward($strike),
-            );
+            $others[] = $item->by($strike, $target);
         }
 
         return $others;

@@ -73,7 +73,7 @@ final class EditedTiming
     {
         $next = $this->chain->items[$position] ?? null;
 
-        return !($next instanceof StrikeItem && $next->joined)
+        return !($next instanceof StrikeItem && $next->belongsToBefore())
             && $state->continuesLike($this->states[$position], $this->gap);
     }
 
@@ -86,7 +86,7 @@ final class EditedTiming
     {
         ++$this->steps;
         $done[] = $item;
-        if ($item instanceof StrikeItem && $item->joined) {
+        if ($item instanceof StrikeItem && $item->belongsToBefore()) {
             try {
                 Chain::require($done, \count($done) - 1);
             } catch (InvalidChain) {
@@ -114,7 +114,7 @@ final class EditedTiming
             []
             !== array_filter(
                 $this->chain->items,
-                static fn (Item $item): bool => $item instanceof StrikeItem && $item->joined,
+                static fn (Item $item): bool => $item instanceof StrikeItem && $item->belongsToBefore(),
             );
         $key = $joins ? '' : $from->signature($this->gap);
         $holding = [];

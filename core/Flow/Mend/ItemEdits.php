@@ -89,12 +89,12 @@ final readonly class ItemEdits
     private function leftOut(array $items, int $index): array
     {
         $next = $items[$index + 1] ?? null;
-        $leads = !($items[$index] instanceof StrikeItem && $items[$index]->joined);
+        $leads = !($items[$index] instanceof StrikeItem && $items[$index]->belongsToBefore());
 
         return [
             Edit::drop($index),
-            ...$leads && $next instanceof StrikeItem && $next->joined
-                ? [Edit::exchange($index + 1, $next->with(joined: false))]
+            ...$leads && $next instanceof StrikeItem && $next->belongsToBefore()
+                ? [Edit::exchange($index + 1, $next->with(joined: false, legUp: false))]
                 : [],
         ];
     }
@@ -107,14 +107,7 @@ final readonly class ItemEdits
                 yield new Replacement(
                     ItemEditKind::Target,
                     t('to the {target}', target: $target->word()),
-                    new StrikeItem(
-                        $item->strike,
-                        $target,
-                        $item->effort,
-                        $item->feint,
-                        $item->joined,
-                        $item->landsForward,
-                    ),
+                    $item->by($item->strike, $target),
                 );
             }
         }

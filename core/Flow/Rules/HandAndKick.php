@@ -38,14 +38,15 @@ final readonly class HandAndKick implements Rule
         $school = $context->options->rules->schools->handTiming;
         foreach (HandTiming::Any === $school ? [] : $context->handsBeforeKicks() as $index => $hand) {
             $kick = $context->strikes[$index];
-            if ($kick->joined !== (HandTiming::Together === $school)) {
+            $together = $context->chain()->joinsStrike($index);
+            if ($together !== (HandTiming::Together === $school)) {
                 yield new RuleMatch(
                     $index,
                     t(
                         '{joined, select, yes {The {kick} lands together with the {hand}; this gym lands the hand '
                             .'first.} '.
                             'other {The {kick} lands after the {hand}; this gym lands both together.}}',
-                        joined: $kick->joined ? 'yes' : 'no',
+                        joined: $together ? 'yes' : 'no',
                         kick: $kick->strike->name,
                         hand: $context->strikes[$hand]->strike->name,
                     ),

@@ -42,7 +42,11 @@ final readonly class KickOnLine implements Rule
     public function matches(RuleContext $context): iterable
     {
         foreach ($context->delivered as $index => $item) {
-            if (!$item->strike->isRoundKick() || $item->strike->has(StrikeTrait::UnderBody) || $item->joined) {
+            if (
+                !$item->strike->isRoundKick()
+                || $item->strike->has(StrikeTrait::UnderBody)
+                || $context->chain()->joinsStrike($index)
+            ) {
                 continue;
             }
             $before = $context->strikeBefore($index);

@@ -45,6 +45,7 @@ final readonly class NoExit implements Rule
         $last = \count($context->items) - 1;
         $stands =
             ($context->items[$last] instanceof StrikeItem || $context->items[$last] instanceof FreeStrikes)
+            && !$context->chain()->goesWithMove($last)
             && $this->matters($context);
         $strike = $context->strikes[array_key_last($context->strikes) ?? -1] ?? null;
         $message = match ($context->options->rules->schools->ending) {

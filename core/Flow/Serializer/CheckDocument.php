@@ -9,6 +9,7 @@ use Periplus\Core\Flow\Level\Difficulty;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\Note;
 use Periplus\Core\Notation\ReadingProblem;
+use Periplus\Core\Notation\Span;
 
 /**
  * The answer to a check; docs/formats/check.md describes every key. When the text cannot be read, all is null or empty
@@ -19,6 +20,7 @@ final readonly class CheckDocument
     /**
      * @param list<ReadingProblem> $problems
      * @param list<Note> $notes
+     * @param list<Span> $passedOver what carries nothing
      * @param string|null $notation in parity numbering
      * @param string|null $text in the numbering that it was read in
      * @param string|null $rules id of the house rules
@@ -31,6 +33,7 @@ final readonly class CheckDocument
     public function __construct(
         public array $problems,
         public array $notes,
+        public array $passedOver = [],
         public ?string $notation = null,
         public ?string $text = null,
         public ?string $words = null,

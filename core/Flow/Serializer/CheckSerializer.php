@@ -55,7 +55,7 @@ final readonly class CheckSerializer
     public function serialize(ReadChain $chain, CheckOptions $options, array $draw = []): CheckDocument
     {
         if (null === $chain->inStance) {
-            return new CheckDocument($chain->reading->problems, $chain->reading->notes);
+            return new CheckDocument($chain->reading->problems, $chain->reading->notes, $chain->reading->passedOver);
         }
 
         return $this->readable(
@@ -95,6 +95,7 @@ final readonly class CheckSerializer
         return new CheckDocument(
             problems: [],
             notes: $reading->notes,
+            passedOver: $reading->passedOver,
             notation: $notation,
             text: $text,
             words: Words::byRole()->write($inStance),

@@ -17,7 +17,9 @@ final readonly class StrikeDocument extends ItemDocument
     public string $effort;
     public bool $feint;
     public bool $joined;
-    public bool $landsForward;
+    /** @var 'back'|'forward'|'behind' */
+    public string $landing;
+    public bool $legUp;
 
     public function __construct(ItemPlace $place, string $label, StrikeItem $item)
     {
@@ -27,6 +29,7 @@ final readonly class StrikeDocument extends ItemDocument
         $this->effort = $item->effort->word();
         $this->feint = $item->feint;
         $this->joined = $item->joined;
-        $this->landsForward = $item->landsForward;
+        $this->landing = $item->landing->word();
+        $this->legUp = $item->legUp;
     }
 }

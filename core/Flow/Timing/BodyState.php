@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Timing;
 
+use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Head;
@@ -61,6 +62,9 @@ final class BodyState
     public float $loadFrom = 0.5;
     public float $leftLoad = 0.5;
     public float $leftTurn = 0.0;
+    /** Load and turn at the start of the last move, in the stance after it: where its path begins. */
+    public float $pathLoad = 0.5;
+    public float $pathTurn = 0.0;
     /**
      * Index of the first of the strikes that land together with the last one, and how long they had to wait for it, ms.
      */
@@ -182,6 +186,38 @@ final class BodyState
         }
 
         return $owed;
+    }
+
+    /** Tells whether the last item was a move, a beat or free strikes. */
+    public function moved(): bool
+    {
+        return null === $this->impact;
+    }
+
+    /**
+     * Returns the body on the path of the last move, at the moment at which a strike has to begin that lands when both
+     * are done.
+     *
+     * @param float $out from start to impact of that strike, ms
+     */
+    public function alongTheMove(float $out): self
+    {
+        $move = $this->end - $this->start;
+        $share = $move > $out ? ($move - $out) / $move : 0.0;
+        $body = clone $this;
+        $body->load = $this->pathLoad + $share * ($this->load - $this->pathLoad);
+        $body->turn = $this->pathTurn + $share * ($this->turn - $this->pathTurn);
+        $body->slack = 0.0;
+
+        return $body;
+    }
+
+    /** Returns the body as a strike finds it: on the path of the move with which it goes. */
+    public function foundBy(Item $item): self
+    {
+        return $item instanceof StrikeItem && $item->joined && $this->moved()
+            ? $this->alongTheMove($this->catalogue->strikes[$item->strike->id]->out * $this->tempo)
+            : $this;
     }
 
     /** Returns the timing of the last item. */

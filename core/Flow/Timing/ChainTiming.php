@@ -34,7 +34,9 @@ final readonly class ChainTiming
     /** Returns what the link waits for, in plain words. */
     public function reason(Link $link): string
     {
-        return (new LinkReason($this->chain->items, $link, $this->states[$link->to]))->explain();
+        $state = $this->states[$link->to]->foundBy($this->chain->items[$link->to]);
+
+        return (new LinkReason($this->chain->items, $link, $state))->explain();
     }
 
     /**

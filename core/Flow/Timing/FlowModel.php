@@ -33,7 +33,9 @@ final readonly class FlowModel
     public function timing(Chain $chain, HouseRules $rules, float $tempo = 1.0): ChainTiming
     {
         $state = $this->begin($rules, $tempo);
-        $moments = $links = $states = [];
+        $links = $states = [];
+        /** @var list<Moment> $moments */
+        $moments = [];
         foreach ($chain->items as $item) {
             $states[] = clone $state;
             $link = $this->take($state, $item);
@@ -53,7 +55,23 @@ final readonly class FlowModel
             $moments[] = $state->moment();
         }
 
-        return new ChainTiming($chain, $moments, $links, $states);
+        return new ChainTiming($chain, $this->withLegsUp($chain, $moments), $links, $states);
+    }
+
+    /**
+     * Ends each kick whose leg stays up where the next one of that leg begins.
+     *
+     * @param list<Moment> $moments
+     *
+     * @return list<Moment>
+     */
+    private function withLegsUp(Chain $chain, array $moments): array
+    {
+        return array_map(static function (int $index, Moment $moment) use ($chain, $moments): Moment {
+            $next = $chain->items[$index + 1] ?? null;
+
+            return $next instanceof StrikeItem && $next->legUp ? $moment->until($moments[$index + 1]->start) : $moment;
+        }, array_keys($moments), $moments);
     }
 
     /** Returns the start of a chain: in stance, weight even, hips square. */
@@ -75,7 +93,7 @@ final readonly class FlowModel
     public function take(BodyState $state, Item $item): ?Link
     {
         $first = 0 === $state->count;
-        $ready = $first ? 0.0 : $state->released + $this->gap($state);
+        $ready = $first ? 0.0 : $this->ready($item, $state);
         $state->delay = 0.0;
         $link = $first ? null : $this->link($item, $state, $ready);
         $wait = $link->wait ?? 0.0;
@@ -85,6 +103,23 @@ final readonly class FlowModel
         ++$state->count;
 
         return $link;
+    }
+
+    /** Returns when an item could start: after what was before it, with its move, or as soon as the leg is back up. */
+    private function ready(Item $item, BodyState $state): float
+    {
+        return match (true) {
+            !$item instanceof StrikeItem => $state->released + $this->gap($state),
+            $item->legUp => (float) $state->impact + $this->chamber($state),
+            $item->joined && $state->moved() => $state->start,
+            default => $state->released + $this->gap($state),
+        };
+    }
+
+    /** Returns the ms from the impact of a kick until its leg, which stays up, can kick again. */
+    private function chamber(BodyState $state): float
+    {
+        return ($state->end - (float) $state->impact) * $state->catalogue->body->chamber;
     }
 
     private function link(Item $item, BodyState $state, float $ready): Link
@@ -114,6 +149,11 @@ final readonly class FlowModel
     /** @return array<string, float> ms still missing by cause, only those above 0 */
     private function missing(StrikeItem $item, BodyState $state, float $ready, int $bands): array
     {
+        if ($item->legUp) {
+            return $this->missingForLegUp($item, $state, $bands);
+        }
+        $goesWithMove = $item->joined && $state->moved();
+        $state = $state->foundBy($item);
         $strike = $state->catalogue->strikes[$item->strike->id];
         $body = $state->catalogue->body;
         $limb = $state->limb($item);
@@ -126,9 +166,10 @@ final readonly class FlowModel
         if ($load > self::TOLERANCE_MS) {
             $parts[Cause::Load->value] = $load;
         }
-        $feet = null === $state->crossedBy ? 0.0 : $body->closeStance;
+        $isCrossed = null !== $state->crossedBy && !($goesWithMove && $state->crossedBy === $state->count - 1);
+        $feet = $isCrossed ? $body->closeStance : 0.0;
         // A joined strike uses the turn of the one before it, but two legs cannot both leave the ground.
-        if ($item->joined && $state->end > $state->impact && $item->isLegStrike()) {
+        if ($item->joined && !$goesWithMove && $state->end > $state->impact && $item->isLegStrike()) {
             $feet += $state->end - $state->start;
         }
         if ($feet > self::TOLERANCE_MS) {
@@ -138,7 +179,7 @@ final readonly class FlowModel
         if ($range > self::TOLERANCE_MS) {
             $parts[Cause::Range->value] = $range;
         }
-        if ($item->joined) {
+        if ($item->joined && !$goesWithMove) {
             // Two arms at one moment would turn the hips both ways.
             $apart =
                 $strike->limb->isArm() && null !== $state->lastLimb && $state->lastLimb < 2
@@ -168,6 +209,28 @@ final readonly class FlowModel
         }
 
         return $parts;
+    }
+
+    /**
+     * Returns what a kick is missing whose leg is still up: the weight is over the other foot already, and the hips
+     * turn while the leg comes back.
+     *
+     * @return array<string, float> ms by cause, only those above 0
+     */
+    private function missingForLegUp(StrikeItem $item, BodyState $state, int $bands): array
+    {
+        $strike = $state->catalogue->strikes[$item->strike->id];
+        $body = $state->catalogue->body;
+        $share = ($item->feint ? $body->feint : 1.0) * $state->heavy;
+        $turn = abs($strike->needsTurn($item->target)->gap($state->turn)) * $body->turnRate * $share;
+        $parts = [
+            Cause::Turn->value => $turn - $this->chamber($state),
+            Cause::Range->value => 0 === $bands
+                ? 0.0
+                : $this->range($state, $bands, $strike->ranges($item->target)[0] < $state->range),
+        ];
+
+        return array_filter($parts, static fn (float $ms): bool => $ms > self::TOLERANCE_MS);
     }
 
     /**
@@ -253,11 +316,16 @@ final readonly class FlowModel
         $heavy = Effort::Hard === $item->effort && !$item->feint ? $body->hard : 1.0;
         $uses = $item->feint ? $body->feint : 1.0;
         $puts = $uses * (Effort::Light === $item->effort ? $body->light : 1.0);
-        $out = $strike->out * $state->tempo * $uses;
+        $out = $strike->out * $state->tempo * $uses * ($item->legUp ? $body->legUp : 1.0);
         $back = $strike->back * $state->tempo * $uses * $heavy;
         $start = $ready + $wait;
         $impact = $start + $out;
-        if ($item->joined && null !== $state->impact) {
+        $goesWithMove = $item->joined && $state->moved();
+        if ($goesWithMove) {
+            // The foot lands as the strike does.
+            $impact = $start + max($out, $state->end - $state->start);
+            $state->togetherFrom = $state->count;
+        } elseif ($item->joined && null !== $state->impact) {
             $impact = max($state->impact, $state->start + $wait + $out);
             $start = $impact - $out;
             $this->hold($state, $impact - $state->impact);
@@ -265,10 +333,18 @@ final readonly class FlowModel
             $state->togetherFrom = $state->count;
         }
 
-        $loadFrom = 0 === $state->count ? $state->load : $state->load - $strike->needsLoad->gap($state->load) * $uses;
+        $path = $state->foundBy($item);
+        $loadFrom = 0 === $state->count ? $state->load : $path->load - $strike->needsLoad->gap($path->load) * $uses;
+        if ($item->legUp) {
+            $loadFrom = $state->load;
+        }
         $leaves = $state->frontFootHook ? $strike->frontFootLoad : $strike->leavesLoad;
-        $load = $loadFrom + ($leaves - $loadFrom) * $puts;
-        $turn = $state->turn + ($strike->leavesTurn - $state->turn) * $puts;
+        // The weight follows the path of a move that carries it.
+        $load =
+            $goesWithMove && $state->loadBy === $state->count - 1
+                ? $state->load
+                : $loadFrom + ($leaves - $loadFrom) * $puts;
+        $turn = $path->turn + ($strike->leavesTurn - $path->turn) * $puts;
         if (!$item->feint) {
             $range = $this->nearest($item, $state->range);
             $state->held = $state->held && $range === $state->range;
@@ -290,8 +366,8 @@ final readonly class FlowModel
             : array_fill(0, 2, $state->end + $body->legAgain * $uses * $heavy) + [2 => $state->count];
         $state->lastLimb = $limb;
         [$state->changedLimb, $state->changedTurn] = [null, 0.0];
-        if ($item->landsForward && !$item->feint) {
-            // The foot that comes down in front is now the lead foot, so weight and hips are read the other way round.
+        if ($item->changesStance()) {
+            // The other foot leads now, so weight and hips are read the other way round.
             $state->stanceChanged = !$state->stanceChanged;
             $state->settle(1.0 - $load, -$turn);
         }
@@ -318,6 +394,9 @@ final readonly class FlowModel
     private function move(Item $item, BodyState $state, float $ready): void
     {
         $state->loadFrom = $this->loadAt($item, $state);
+        [$state->pathLoad, $state->pathTurn] = $item->changesStance()
+            ? [1.0 - $state->loadFrom, -$state->turn]
+            : [$state->loadFrom, $state->turn];
         $state->start = $ready;
         $move = $item instanceof MoveItem ? $state->catalogue->moves[$item->move->id] : null;
         $duration = ($move->duration ?? $item->duration($state->catalogue->body)) * $state->tempo;

@@ -36,7 +36,7 @@ final readonly class LinkReason
                 ? t('The {item} follows at once.', item: $item->name())
                 : $this->ofMove($item, array_keys($this->worthSaying($parts)));
         }
-        if ($item->joined && isset($parts[Cause::Turn->value])) {
+        if ($item->joined && $items[$index - 1] instanceof StrikeItem && isset($parts[Cause::Turn->value])) {
             return t(
                 'The hips cannot turn both ways at one moment; the {items} turns them one way and the {strike} the '
                     .'other.',

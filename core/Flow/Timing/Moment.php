@@ -32,6 +32,20 @@ final readonly class Moment
         return (int) round($this->impact ?? (round($this->start) + round($this->end)) / 2);
     }
 
+    /** Returns the moment of a kick whose foot does not come down: it ends as the same leg kicks again. */
+    public function until(float $ms): self
+    {
+        return new self(
+            start: $this->start,
+            impact: $this->impact,
+            end: $ms,
+            loadFrom: $this->loadFrom,
+            load: $this->load,
+            turn: $this->turn,
+            range: $this->range,
+        );
+    }
+
     public function later(float $ms): self
     {
         return new self(

@@ -7,6 +7,7 @@ namespace Periplus\Core\Flow\Timing;
 use Periplus\Core\Balance\Athlete;
 use Periplus\Core\Balance\Phase;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Feet;
@@ -52,19 +53,28 @@ final class WeightPath
             if ($item instanceof StrikeItem && $item->joined && $moment->end <= $path->until) {
                 continue;
             }
+            $staysUp = $next instanceof StrikeItem && $next->legUp && !$next->feint;
+            if ($item instanceof StrikeItem && $item->isLegStrike() && !$item->feint) {
+                $path->legStrike($index, $item, $moment, $staysUp);
+                continue;
+            }
             $path->add($index, $moment->start, $moment->loadFrom);
-            $item instanceof StrikeItem && $item->isLegStrike() && !$item->feint
-                ? $path->legStrike($index, $item, $moment)
-                : $path->onTwoFeet($index, $item, $moment);
+            $before = $items[$index - 1] ?? null;
+            $path->onTwoFeet($index, $item, $moment, $timing->chain->goesWithMove($index) ? $before : null);
         }
 
         return $path->phases;
     }
 
-    private function legStrike(int $index, StrikeItem $item, Moment $moment): void
+    /** @param bool $staysUp whether the same leg kicks again before its foot comes down */
+    private function legStrike(int $index, StrikeItem $item, Moment $moment, bool $staysUp): void
     {
         $impact = (float) $moment->impact;
-        $lifted = $moment->start + $this->athlete->footing->lift * ($impact - $moment->start);
+        if (!$item->legUp) {
+            $this->add($index, $moment->start, $moment->loadFrom);
+        }
+        $lifted =
+            $moment->start + ($item->legUp ? 0.0 : $this->athlete->footing->lift) * ($impact - $moment->start);
         $stands = $item->strike->standsOn;
         $underBody = $item->strike->has(StrikeTrait::UnderBody);
         $over = $underBody ? 0.5 : (Role::Lead === $stands ? 1.0 : 0.0);
@@ -72,31 +82,32 @@ final class WeightPath
         $holding = self::CLINCH === $moment->range;
         $this->add($index, $lifted, $over, holding: $holding);
         $this->add($index, $impact, $over, $stands, underBody: $underBody, holding: $holding, reach: $reach);
-        $item->landsForward
-            ? $this->add(
-                $index,
-                $moment->end,
-                1.0 - $moment->load,
-                $stands,
-                comesDown: true,
-                underBody: $underBody,
-                holding: $holding,
-                step: $this->athlete->stance,
-            )
-            : $this->add(
-                $index,
-                $moment->end,
-                $moment->load,
-                $stands,
-                comesDown: true,
-                underBody: $underBody,
-                holding: $holding,
-            );
+        if ($staysUp) {
+            $this->add($index, $moment->end, $over, $stands, underBody: $underBody, holding: $holding);
+
+            return;
+        }
+        $this->add(
+            $index,
+            $moment->end,
+            $item->changesStance() ? 1.0 - $moment->load : $moment->load,
+            $stands,
+            comesDown: true,
+            underBody: $underBody,
+            holding: $holding,
+            step: match ($item->landing) {
+                Landing::Back => 0.0,
+                Landing::Forward => $this->athlete->stance,
+                Landing::Behind => -$this->athlete->stance,
+            },
+        );
     }
 
-    private function onTwoFeet(int $index, Item $item, Moment $moment): void
+    /** @param Item|null $with the move that goes with the item */
+    private function onTwoFeet(int $index, Item $item, Moment $moment, ?Item $with): void
     {
         $move = $item instanceof MoveItem ? $item->move : null;
+        $moves = $with instanceof MoveItem ? $with->move : $move;
         if (null !== $move && MoveKind::Defence === $move->kind && Feet::Step === $move->feet) {
             // A leg check: the weight moves over the other foot while the leg comes up and down again.
             $stands = $move->toward?->other();
@@ -110,7 +121,7 @@ final class WeightPath
             return;
         }
         $arm = $item instanceof StrikeItem && !$item->feint ? $this->athlete->armOut : 0.0;
-        $this->add($index, $moment->end, $moment->load, step: null === $move ? 0.0 : $this->step($move), reach: $arm);
+        $this->add($index, $moment->end, $moment->load, step: null === $moves ? 0.0 : $this->step($moves), reach: $arm);
     }
 
     /** Returns how far a move takes the feet towards the opponent, in m. */

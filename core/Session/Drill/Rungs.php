@@ -22,7 +22,7 @@ final class Rungs
         foreach ($items as $index => $item) {
             $next = $items[$index + 1] ?? null;
             $ends = ($item instanceof StrikeItem && $item->delivered()) || $item instanceof FreeStrikes;
-            if ($ends && !($next instanceof StrikeItem && $next->joined)) {
+            if ($ends && !($next instanceof StrikeItem && $next->belongsToBefore())) {
                 $rungs[] = Chain::of(\array_slice($items, 0, $index + 1));
             }
         }

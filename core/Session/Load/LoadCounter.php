@@ -72,7 +72,7 @@ final readonly class LoadCounter
             // Minutes in a stance follow the stance of each item.
             $load->stanceMs[$inStance->stances[$index]->value] += $ms / \count($inStance->chain->items);
             if ($item instanceof FreeStrikes) {
-                $load->countFree($repetitions * $item->count, null, $item->target);
+                self::chosen($load, $inStance->stances[$index], $item, $repetitions * $item->count, $medium);
             }
             if (!$item instanceof StrikeItem || !$item->delivered()) {
                 continue;
@@ -90,6 +90,19 @@ final readonly class LoadCounter
                 $item->strike,
                 $medium,
             );
+        }
+    }
+
+    /** Counts free strikes; of a named choice each is taken as often as the others. */
+    private static function chosen(Load $load, Stance $stance, FreeStrikes $free, float $times, Medium $medium): void
+    {
+        if ([] === $free->choice) {
+            $load->countFree($times, null, $free->target);
+        }
+        foreach ($free->choice as $item) {
+            $strike = $item->strike;
+            $each = $times / \count($free->choice);
+            $load->count($each, $stance->sideOf($strike->role), $strike->limb, $item->target, $strike, $medium);
         }
     }
 

@@ -11,6 +11,7 @@ use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
@@ -39,7 +40,7 @@ final class ChainTest extends TestCase
             'The jab does not go to the leg, only to head or body.',
         ];
         yield 'a lead kick landing forward' => [
-            static fn () => $strike('lead-round-kick')->with(landsForward: true),
+            static fn () => $strike('lead-round-kick')->with(landing: Landing::Forward),
             'Only a kick or knee of the rear leg can land forward, the lead round kick cannot.',
         ];
         yield 'no free strikes' => [static fn () => new FreeStrikes(0), 'Free strikes are 1 to 12 at a time, not 0.'];
@@ -49,15 +50,15 @@ final class ChainTest extends TestCase
         ];
         yield 'joined to nothing' => [
             static fn () => Chain::of([$strike('cross')->with(joined: true)]),
-            'A strike joined with + needs a delivered strike directly before it.',
+            'A strike joined with + needs a delivered strike or a move directly before it.',
         ];
         yield 'joined to a beat' => [
             static fn () => Chain::of([$strike('jab'), new Beat(), $strike('cross')->with(joined: true)]),
-            'A strike joined with + needs a delivered strike directly before it.',
+            'A strike joined with + needs a delivered strike or a move directly before it.',
         ];
         yield 'joined to a feint' => [
             static fn () => Chain::of([$strike('jab')->with(feint: true), $strike('cross')->with(joined: true)]),
-            'A strike joined with + needs a delivered strike directly before it.',
+            'A strike joined with + needs a delivered strike or a move directly before it.',
         ];
         yield 'joined and feinted' => [
             static fn () => Chain::of([$strike('jab'), $strike('cross')->with(feint: true, joined: true)]),
@@ -79,10 +80,10 @@ final class ChainTest extends TestCase
         ];
         yield 'joined to a kick that lands forward' => [
             static fn () => Chain::of([
-                $strike('rear-knee')->with(landsForward: true),
+                $strike('rear-knee')->with(landing: Landing::Forward),
                 $strike('jab')->with(joined: true),
             ]),
-            'Of strikes that land together only the last can land forward; put the jab before it.',
+            'Of strikes that land together only the last can land in front or behind; put the jab before it.',
         ];
         yield 'too long' => [
             static fn () => Chain::of(array_fill(0, Chain::MAX_ITEMS + 1, $strike('jab'))),
@@ -139,7 +140,7 @@ final class ChainTest extends TestCase
             Catalogue::builtIn()->strike('rear-round-kick'),
             Target::Body,
             feint: true,
-            landsForward: true,
+            landing: Landing::Forward,
         );
 
         self::assertSame(Stance::Orthodox, ChainInStance::after($kick, Stance::Orthodox));
@@ -152,7 +153,7 @@ final class ChainTest extends TestCase
             Catalogue::builtIn()->strike('rear-round-kick'),
             Target::Leg,
             Effort::Hard,
-            landsForward: true,
+            landing: Landing::Forward,
         );
 
         self::assertSame('rear-round-kick.l!>', $item->key(true));

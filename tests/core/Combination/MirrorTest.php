@@ -8,6 +8,7 @@ use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\MirrorChange;
 use Periplus\Core\Combination\MirrorChanges;
 use Periplus\Core\Combination\MoveItem;
@@ -82,9 +83,9 @@ final class MirrorTest extends TestCase
             $twice = $converter->carry($once->inStance);
             foreach ($twice->inStance->chain->items as $index => $item) {
                 $original = $inStance->chain->items[$index];
-                if ($original instanceof StrikeItem && $original->landsForward) {
-                    // In the carried chain that leg is in front and its landing changes no stance, so the two differ
-                    // from here on.
+                if ($original instanceof StrikeItem && Landing::Back !== $original->landing) {
+                    // In the carried chain that leg is there already and its landing changes no stance, so the two
+                    // differ from here on.
                     return;
                 }
                 if (!\in_array($index, array_column($once->replaced, 'at'), true)) {

@@ -254,8 +254,17 @@ final class ChainTimingTest extends TestCase
                     self::logicalAnd(self::greaterThanOrEqual(-1), self::lessThanOrEqual(1)),
                 );
                 self::assertContains($moment->range, [1, 2, 3, 4, 5]);
-                if ($item instanceof StrikeItem && $item->joined) {
+                if ($chain->joinsStrike($index)) {
                     self::assertSame($timing->moments[$index - 1]->impact, $moment->impact);
+                } elseif ($chain->goesWithMove($index)) {
+                    $move = $timing->moments[$index - 1];
+                    $wait = $timing->links[$index - 1]->wait;
+                    self::assertGreaterThanOrEqual($move->start + $wait - 1e-6, $moment->start);
+                    self::assertGreaterThanOrEqual($move->end - 1e-6, $moment->impact);
+                } elseif ($item instanceof StrikeItem && $item->legUp) {
+                    $before = $timing->moments[$index - 1];
+                    self::assertSame($moment->start, $before->end, 'The foot has not come down in between.');
+                    self::assertGreaterThan($before->impact, $moment->start - $timing->links[$index - 1]->wait);
                 } elseif ($index > 0) {
                     $released = array_reduce(
                         \array_slice($timing->moments, 0, $index),

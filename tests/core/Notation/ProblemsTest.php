@@ -33,14 +33,13 @@ final class ProblemsTest extends TestCase
         yield 'empty feint' => ['1 ()', [[2, 1, '(3)'], [3, 1, '']]];
         yield 'open repeat' => ['[1 2', [[0, 1, '']]];
         yield 'repeat without count' => ['[1 2] 3', [[4, 1, ']x2']]];
-        yield 'repeat of one or of all' => ['1 2 x3', [[0, 6, '[1 2]x3']]];
         yield 'repeat of nothing' => ['x3', [[0, 2, '']]];
         yield 'repeat with the brackets of a feint' => ['(1 2) x2', [[0, 1, ''], [4, 1, '']]];
         yield 'double of nothing' => ['1 double', [[2, 6, '']]];
         yield 'double of what cannot be read' => ['double 99', [[7, 2, '9-9']]];
         yield 'repeat too often' => ['[1 2]x21', [[5, 3, 'x2']]];
         yield 'joins nothing' => ['+14', [[0, 3, '1 +14']]];
-        yield 'joins a move' => ['slip-lead +14', [[10, 3, '1 +14']]];
+        yield 'joins a move' => ['clinch +14', [[7, 3, '1 +14']]];
         yield 'joins the same arm' => ['1 +3', [[2, 2, '1 +14']]];
         yield 'joins a feint' => ['(1) +14', [[4, 3, '1 +14']]];
         yield 'joins a kick that lands forward' => ['14> +1', [[4, 2, '1 +14']]];

@@ -9,9 +9,11 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Limb;
@@ -81,13 +83,27 @@ final class SpokenVariants
         return match (true) {
             $item instanceof StrikeItem => $this->strike($item, $running),
             $item instanceof MoveItem => $this->move($item, $running),
-            $item instanceof FreeStrikes => $this->one(
-                ['any %d strikes', '%d free strikes', 'any %d punches'],
-                $item->count,
-            ).(null === $item->target ? '' : ' to the '.$this->one(self::TARGETS[$item->target->value])),
+            $item instanceof FreeStrikes => $this->free($item, $running),
             $item instanceof Beat => $this->one(['beat', 'pause', '/']),
             default => throw new \LogicException('There is no other kind of item.'),
         };
+    }
+
+    private function free(FreeStrikes $item, Stance $running): string
+    {
+        if ([] !== $item->choice) {
+            $names = array_map(
+                static fn (StrikeItem $strike): string => Words::byRole()->item($strike, $running),
+                $item->choice,
+            );
+
+            return \sprintf('any %d %sof ', $item->count, $this->effort($item->effort))
+                .implode($this->one([' or ', ' and ']), $names);
+        }
+        $ways = ['any %d {effort}strikes', '%d {effort}free strikes', 'any %d {effort}punches'];
+
+        return strtr($this->one($ways, $item->count), ['{effort}' => $this->effort($item->effort)])
+            .(null === $item->target ? '' : ' to the '.$this->one(self::TARGETS[$item->target->value]));
     }
 
     private function strike(StrikeItem $item, Stance $running): string
@@ -131,9 +147,14 @@ final class SpokenVariants
         $mark =
             ($item->feint ? $this->one(['fake ', 'feint the ', 'show the ', 'feint ']) : '')
             .$this->effort($item->effort);
-        $lands = $item->landsForward ? ' landing forward' : '';
+        $lands = match ($item->landing) {
+            Landing::Back => '',
+            Landing::Forward => $this->one([' landing forward', ' and set it down in front', ' landing in front']),
+            Landing::Behind => $this->one([' landing behind', ' and put it down behind', ' set down behind']),
+        };
+        $legUp = $item->legUp ? $this->one([' with the leg still up', ' without putting the foot down']) : '';
 
-        return $mark.$before.$aimBefore.$noun.$after.$aimAfter.$lands;
+        return $mark.$before.$aimBefore.$noun.$after.$aimAfter.$lands.$legUp;
     }
 
     /** @return array{string, string} the target before and behind the noun */
@@ -160,15 +181,15 @@ final class SpokenVariants
         $meant = null === $entry ? $item->strike->defaultTarget() : $entry->target ?? $item->strike->defaultTarget();
         $mark = $item->feint ? 'fake ' : '';
         $effort = $this->effort($item->effort);
-        if ($item->landsForward || ($item->target !== $meant && 0 === $this->draw(2))) {
+        if ($item->legUp || Landing::Back !== $item->landing || ($item->target !== $meant && 0 === $this->draw(2))) {
             $sign = Effort::Plain === $item->effort ? '' : $item->effort->value;
             $number =
                 $code
                 .($item->target === $meant ? '' : $item->target->value)
                 .$sign
-                .($item->landsForward ? '>' : '');
+                .$item->landing->value;
 
-            return $item->feint ? '('.$number.')' : $number;
+            return ($item->legUp ? '^' : '').($item->feint ? '('.$number.')' : $number);
         }
         $said = ctype_digit($code) && 0 === $this->draw(2) ? $this->calledOut((int) $code) : $code;
 

@@ -49,8 +49,9 @@ final class DrillPartsTest extends TestCase
             $rungs = Rungs::cut($chain);
             $strikes = array_filter(
                 $chain->items,
-                static fn (Item $item): bool => $item instanceof FreeStrikes
-                    || ($item instanceof StrikeItem && $item->delivered() && !$item->joined),
+                static fn (Item $item, int $index): bool => $item instanceof FreeStrikes
+                    || ($item instanceof StrikeItem && $item->delivered() && !$chain->joinsStrike($index)),
+                \ARRAY_FILTER_USE_BOTH,
             );
 
             self::assertSame($chain, $rungs[\count($rungs) - 1]);

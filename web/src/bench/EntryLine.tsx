@@ -26,8 +26,8 @@ interface Stretch {
 }
 
 /**
- * Returns the underlined ranges: what cannot be read, and strikes that have to wait. Positions count Unicode
- * characters.
+ * Returns the marked ranges: what cannot be read, strikes that have to wait, and words that were passed over.
+ * Positions count Unicode characters.
  */
 function stretches(check: Check, problems: ReadingProblem[]): Stretch[] {
   const unread = problems.map((problem) => ({
@@ -39,7 +39,8 @@ function stretches(check: Check, problems: ReadingProblem[]): Stretch[] {
     const item = check.items[link.to];
     return item && link.verdict !== "flows" ? [{ from: item.at, to: item.at + item.length, kind: link.verdict }] : [];
   });
-  return [...unread, ...waits].sort((a, b) => a.from - b.from);
+  const passed = check.passedOver.map(({ at, length }) => ({ from: at, to: at + length, kind: "passed" }));
+  return [...unread, ...waits, ...passed].sort((a, b) => a.from - b.from);
 }
 
 /** Returns the position of the cursor, in Unicode characters. */
@@ -47,7 +48,7 @@ function caretOf(area: HTMLTextAreaElement): number {
   return Array.from(area.value.slice(0, area.selectionStart)).length;
 }
 
-/** The field for numbers or words. Underlines are drawn on a copy of the text behind it. */
+/** The field for numbers or words. Underlines are drawn on a copy of the text behind it, and a veil over it. */
 export function EntryLine({ text, check, problems, current, entry, history }: Props) {
   const { field, onType, onCaret } = entry;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the height follows the text

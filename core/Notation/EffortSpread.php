@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Combination\Effort;
+use Periplus\Core\Combination\StrikeItem;
+
+use function Periplus\Core\Language\t;
+
+/**
+ * An effort that is said before a strike and holds for those that follow it, up to the next effort, comma or "then":
+ * "light one two, hard three".
+ *
+ * @internal to {@see StrikeReader}
+ */
+final class EffortSpread
+{
+    private Effort $effort = Effort::Plain;
+    private ?Span $from = null;
+    /** @var list<string> the names of the strikes for which it holds */
+    private array $reached = [];
+
+    public function __construct(private readonly Diagnostics $diagnostics)
+    {
+    }
+
+    public function begin(Effort $effort, StrikeItem $first, Span $span): void
+    {
+        $this->end();
+        [$this->effort, $this->from, $this->reached] = [$effort, $span, [$first->strike->name]];
+    }
+
+    /** Returns the strike with the effort that holds; one that has its own ends it. */
+    public function over(StrikeItem $item, Span $span): StrikeItem
+    {
+        if (null === $this->from || $item->feint || Effort::Plain !== $item->effort) {
+            return $item;
+        }
+        $this->reached[] = $item->strike->name;
+        $this->from = $this->from->until($span);
+
+        return $item->with(effort: $this->effort);
+    }
+
+    /** Ends it, and says how far it has reached. */
+    public function end(): void
+    {
+        if (null !== $this->from && \count($this->reached) > 1) {
+            $this->diagnostics->note($this->from, t(
+                '"{effort}" holds for {strikes}; a comma ends it.',
+                effort: $this->effort->word(),
+                strikes: implode(', ', $this->reached),
+            ));
+        }
+        $this->from = null;
+    }
+}

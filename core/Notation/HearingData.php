@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Technique\Data;
+
+/**
+ * What core/data/hearing.json says: words that carry nothing, and other words for those that the grammar reads.
+ *
+ * @internal to {@see Glue} and {@see SpokenForms}
+ */
+final class HearingData
+{
+    /** @var array<string, true> */
+    public array $glue = [];
+    /** @var array<string, list<string>> group to its words, for the page that shows them */
+    public array $groups = [];
+    /** @var array<string, list<string>> phrase to the words in its place; none where it is passed over */
+    public array $means = [];
+    /** @var array<string, string> phrase to the drill that does what it says */
+    public array $drills = [];
+
+    public static function read(): self
+    {
+        /** @var self|null $read */
+        static $read = null;
+
+        return $read ??= self::fresh();
+    }
+
+    private static function fresh(): self
+    {
+        /** @var array{
+         *     glue: list<array{group: string, words: list<string>}>,
+         *     drills: list<array{drill: string, words: list<string>}>,
+         *     means: array<string, string>,
+         * } $data */
+        $data = Data::read('hearing');
+        $read = new self();
+        foreach ($data['glue'] as $group) {
+            $read->groups[$group['group']] = $group['words'];
+            $read->glue += array_fill_keys($group['words'], true);
+        }
+        foreach ($data['drills'] as $drill) {
+            $read->drills += array_fill_keys($drill['words'], $drill['drill']);
+        }
+        foreach ($data['means'] as $phrase => $words) {
+            $read->means[$phrase] = '' === $words ? [] : explode(' ', $words);
+        }
+
+        return $read;
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+/**
+ * The second stage of the reader: takes words that carry nothing out of the line, and puts words that the grammar reads
+ * in the place of others that mean the same. A name of a strike or move is left alone, whatever words it has.
+ */
+final readonly class SpokenForms
+{
+    /** The beginning of the word that stands for a drill; no typed word has a sign in it. */
+    public const DRILL = 'drill:';
+
+    /** @var array<string, list<string>> phrase to the words in its place; none for glue */
+    private array $forms;
+    /** @var array<string, int> how many words the longest phrase has that begins with that word */
+    private array $longest;
+
+    public function __construct(private Vocabulary $vocabulary, Glue $glue)
+    {
+        $forms = HearingData::read()->means;
+        foreach (array_keys($glue->phrases) as $phrase) {
+            $forms[$phrase] ??= [];
+        }
+        foreach (HearingData::read()->drills as $phrase => $drill) {
+            $forms[$phrase] = [self::DRILL.$drill];
+        }
+        $longest = [];
+        foreach (array_keys($forms) as $phrase) {
+            [$first] = explode(' ', $phrase, 2);
+            $longest[$first] = max($longest[$first] ?? 0, 1 + substr_count($phrase, ' '));
+        }
+        $this->forms = $forms;
+        $this->longest = $longest;
+    }
+
+    /** @param list<Token> $tokens */
+    public function heard(array $tokens): HeardLine
+    {
+        $words = [];
+        $first = null;
+        foreach ($tokens as $index => $token) {
+            $words[] = $word = $token->word();
+            $first ??= isset($this->longest[$word]) ? $index : null;
+        }
+        if (null === $first) {
+            return new HeardLine($tokens, $words, []);
+        }
+        $heard = \array_slice($tokens, 0, $first);
+        $read = \array_slice($words, 0, $first);
+        $passedOver = [];
+        $count = \count($tokens);
+        for ($index = $first; $index < $count; $index += $length) {
+            $length = $this->length($words, $index);
+            if (0 === $length) {
+                $heard[] = $tokens[$index];
+                $read[] = $words[$index];
+                $length = 1;
+                continue;
+            }
+            $span = $tokens[$index]->span->until($tokens[$index + $length - 1]->span);
+            $instead = $this->forms[implode(' ', \array_slice($words, $index, $length))];
+            if ([] === $instead) {
+                if ('with' === ($words[$index + $length] ?? '')) {
+                    // "Finish with a low kick" joins nothing.
+                    $span = $span->until($tokens[$index + $length]->span);
+                    ++$length;
+                }
+                $passedOver[] = $span;
+            }
+            foreach ($instead as $word) {
+                $heard[] = ctype_digit($word)
+                    ? new Token(TokenKind::Number, $word, $span, calledOut: true)
+                    : new Token(TokenKind::Word, $word, $span);
+                $read[] = ctype_digit($word) ? '' : $word;
+            }
+        }
+
+        return new HeardLine($heard, $read, $passedOver);
+    }
+
+    /**
+     * Returns how many words the longest phrase has that starts there; 0 when there is none, or when it is a part of a
+     * name in the vocabulary.
+     *
+     * @param list<string> $words
+     */
+    private function length(array $words, int $index): int
+    {
+        $longest = min($this->longest[$words[$index]] ?? 0, \count($words) - $index);
+        for ($length = $longest; $length > 0; --$length) {
+            $phrase = 1 === $length ? $words[$index] : implode(' ', \array_slice($words, $index, $length));
+            if (isset($this->forms[$phrase]) && !$this->isPartOfAName($words, $index, $length)) {
+                return $length;
+            }
+        }
+
+        return 0;
+    }
+
+    /** @param list<string> $words */
+    private function isPartOfAName(array $words, int $index, int $length): bool
+    {
+        for ($from = max(0, $index - 3); $from <= $index; ++$from) {
+            $name = max(
+                $this->vocabulary->noun($words, $from)->count ?? 0,
+                $this->vocabulary->move($words, $from)->count ?? 0,
+            );
+            if ($from === $index ? $name >= $length : $name > $index - $from) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
