@@ -30,6 +30,7 @@ final class AfterwardsReader
         private readonly StrikePhraseParser $strikes,
         private readonly MovePhraseParser $moves,
         private readonly StrikeResolver $resolver,
+        private readonly StrikeReader $strikeReader,
     ) {
     }
 
@@ -67,15 +68,13 @@ final class AfterwardsReader
         $index = $this->tokens->position();
         if ('all' === $this->tokens->word(1)) {
             $this->ofAll = $effort;
-            $this->tokens->moveTo($index + 2);
 
-            return true;
+            return $this->holds($index + 2, t('This is read for every strike.'));
         }
         if ('at-end' === $this->tokens->word(1)) {
             $this->ofLast = $effort;
-            $this->tokens->moveTo($index + 2);
 
-            return true;
+            return $this->holds($index + 2, t('This is read for the last strike.'));
         }
         if (null !== $this->moves->parse($this->tokens, $index + 1)) {
             $this->diagnostics->passOver($this->tokens->take()->span);
@@ -86,8 +85,16 @@ final class AfterwardsReader
         if ([] === $strikes || !$this->endsHere($index + 1)) {
             return false;
         }
-        $this->tokens->take();
         $this->change($strikes[\count($strikes) - 1], $effort, null);
+
+        return $this->holds($index + 1, t('This is read for the strike before it.'));
+    }
+
+    /** Takes all up to that token, and says of which strikes it is read. */
+    private function holds(int $next, string $message): bool
+    {
+        $this->diagnostics->note($this->tokens->span($this->tokens->position(), $next), $message);
+        $this->tokens->moveTo($next);
 
         return true;
     }
@@ -126,9 +133,11 @@ final class AfterwardsReader
                 $this->change($place, $effort, $target);
             }
         }
-        $this->tokens->moveTo($next + 1);
 
-        return true;
+        return $this->holds(
+            $next + 1,
+            $isAll ? t('This is read for every strike.') : t('This is read for the two strikes before it.'),
+        );
     }
 
     private function landing(): bool
@@ -147,6 +156,10 @@ final class AfterwardsReader
                 : null;
         if (null !== $landed) {
             $this->draft->change($place, $landed);
+            $this->diagnostics->note(
+                $this->tokens->span($index, $index + 2),
+                t('This is read for the strike before it.'),
+            );
         }
 
         return true;
@@ -160,6 +173,21 @@ final class AfterwardsReader
         $item = null === $place ? null : $this->draft->items[$place];
         $isUp =
             null !== $place && $item instanceof StrikeItem && $this->draft->change($place, $item->with(legUp: true));
+        $next = $this->tokens->position();
+        $next += TokenKind::Stop === $this->tokens->peek()?->kind ? 1 : 0;
+        if ($isUp) {
+            $this->diagnostics->note(
+                $this->tokens->span($index, $index + 1),
+                t('This is read for the strike before it.'),
+            );
+        }
+        $phrase = $isUp ? null : $this->strikes->parse($this->tokens, $next);
+        if (null !== $phrase) {
+            // "Low kick, leg stays up, high kick".
+            $this->strikeReader->add($phrase->with(legUp: true), false, false);
+
+            return true;
+        }
         if (!$isUp) {
             $this->diagnostics->problem(
                 $this->tokens->span($index, $index + 1),

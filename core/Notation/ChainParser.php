@@ -12,6 +12,7 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Target;
 
 use function Periplus\Core\Language\t;
 
@@ -43,6 +44,7 @@ final class ChainParser
     private readonly AfterwardsReader $afterwards;
     private readonly WithMoveReader $withMoves;
     private readonly TargetRowReader $targets;
+    private readonly ImpliedReader $implied;
     /** Place in the chain of the first item after the last comma. */
     private int $clauseItem = 0;
 
@@ -86,12 +88,13 @@ final class ChainParser
             spread: $this->spread,
         );
         $this->afterwards = new AfterwardsReader(
-            $tokens,
-            $this->diagnostics,
-            $this->draft,
-            $strikes,
-            $moves,
-            $resolver,
+            tokens: $tokens,
+            diagnostics: $this->diagnostics,
+            draft: $this->draft,
+            strikes: $strikes,
+            moves: $moves,
+            resolver: $resolver,
+            strikeReader: $this->strikeReader,
         );
         $this->withMoves = new WithMoveReader(
             catalogue: $catalogue,
@@ -102,6 +105,15 @@ final class ChainParser
             resolver: $moveResolver,
             moveReader: $this->moveReader,
             strikes: $strikes,
+            strikeReader: $this->strikeReader,
+        );
+        $this->implied = new ImpliedReader(
+            catalogue: $catalogue,
+            tokens: $tokens,
+            diagnostics: $this->diagnostics,
+            draft: $this->draft,
+            strikes: $strikes,
+            moves: $moves,
             strikeReader: $this->strikeReader,
         );
         $this->targets = new TargetRowReader(
@@ -247,7 +259,9 @@ final class ChainParser
         if (isset(Vocabulary::BEATS[$word])) {
             $this->draft->add(new Beat(), $this->tokens->take()->span);
         } elseif ('with' === $word || 'plus' === $word) {
-            $this->joinedReader->read();
+            if (!$this->withMoves->withMove()) {
+                $this->joinedReader->read();
+            }
         } elseif (null !== $strike && ($isPlain || (!$this->isCountedMove() && !$this->isHookKick($strike)))) {
             $this->strike($strike);
         } elseif (!$this->goesAround() && !$this->move() && null === $strike) {
@@ -268,7 +282,11 @@ final class ChainParser
     /** Reads what is neither a strike nor a move. */
     private function other(string $word): void
     {
-        if (!$this->afterwards->read() && !$this->bareFeint() && !$this->again() && !$this->opponents()) {
+        if (
+            !$this->afterwards->read()
+            && !$this->implied->read()
+            && !$this->again()
+        ) {
             --$this->phrases;
             $this->unread($word);
         }
@@ -291,6 +309,11 @@ final class ChainParser
                 $this->spread->end();
             } elseif ('of' === $word) {
                 $this->diagnostics->passOver($token->span);
+            } elseif ('to' === $word && $this->isBetweenNumbers()) {
+                $this->diagnostics->note($token->span, t('"to" is passed over; dictated, it may have been "two".'), [
+                    'two',
+                    'then',
+                ]);
             }
 
             return;
@@ -311,6 +334,14 @@ final class ChainParser
             t('a number, or words such as "lead hook body" or "slip left"'),
             $this->vocabulary->nearest($word),
         );
+    }
+
+    /** Tells whether the last token stood between two numbers. */
+    private function isBetweenNumbers(): bool
+    {
+        $index = $this->tokens->position();
+
+        return null !== $this->tokens->numberAt($index - 2) && null !== $this->tokens->numberAt($index);
     }
 
     /** Adds a strike; "twice" behind several of them repeats all since the last comma. */
@@ -361,30 +392,6 @@ final class ChainParser
         return true;
     }
 
-    /** Reads "feint, cross": a feint without a strike is the likeliest one, a jab. */
-    private function bareFeint(): bool
-    {
-        if (!isset(Vocabulary::FEINT[$this->tokens->word()])) {
-            return false;
-        }
-        $token = $this->tokens->take();
-        $jab = $this->strikes->parse(
-            new TokenStream(new HeardLine([new Token(TokenKind::Word, 'jab', $token->span)], ['jab'], [])),
-            0,
-        );
-        if (null !== $jab) {
-            $next = $this->tokens->position();
-            $this->strikeReader->add($jab->with(next: $next), true, false);
-            $this->diagnostics->note($token->span, t('A feint without a strike is read as a jab.'), [
-                'fake jab',
-                'fake cross',
-                'fake lead hook',
-            ]);
-        }
-
-        return true;
-    }
-
     /** Reads "jab, again" and "one two, again"; elsewhere "again" is passed over. */
     private function again(): bool
     {
@@ -403,30 +410,6 @@ final class ChainParser
         } else {
             $this->repeatClause(2, $this->clauseFrom, $index, $index + 1);
         }
-
-        return true;
-    }
-
-    /** Reads "he jabs": that strike is the opponent's and no part of the chain. */
-    private function opponents(): bool
-    {
-        if (!isset(Vocabulary::OPPONENT[$this->tokens->word()])) {
-            return false;
-        }
-        $index = $this->tokens->position();
-        $next = $index + 1;
-        while (isset(Vocabulary::FILLERS[$this->tokens->words[$next] ?? ''])) {
-            ++$next;
-        }
-        $strike = $this->strikes->parse($this->tokens, $next);
-        if (null === $strike) {
-            return false;
-        }
-        $this->tokens->moveTo($strike->next);
-        $this->diagnostics->note(
-            $this->tokens->span($index, $strike->next),
-            t('This strike belongs to the opponent, not to the chain.'),
-        );
 
         return true;
     }
@@ -499,6 +482,7 @@ final class ChainParser
         } elseif ($this->phrases > 1) {
             $this->repeatClause($times, $this->clauseFrom, $index, $next);
         } else {
+            $this->draft->widen($this->tokens->span($index, $next));
             $this->repeatLast($times - 1);
         }
 
@@ -559,13 +543,22 @@ final class ChainParser
     /** Reads "jab (body)": the target or effort of the strike before, in brackets. */
     private function remark(): bool
     {
-        $target = Vocabulary::TARGETS[$this->tokens->word()] ?? null;
+        $index = $this->tokens->position();
+        $repeat = RepeatPhrase::at($this->tokens, $index, $this->numbering);
+        if (null !== $repeat && ')' === $this->tokens->at($repeat->next)?->text && $repeat->times > 0) {
+            $this->tokens->moveTo($repeat->next + 1);
+            $this->repeatLast(min($repeat->times, self::MAX_REPEATS) - 1);
+
+            return true;
+        }
+        $target = Vocabulary::TARGETS[$this->tokens->word()] ?? Target::tryFrom($this->tokens->word());
+        $isFeint = isset(Vocabulary::FEINT[$this->tokens->word()]);
         $effort = Vocabulary::EFFORTS[$this->tokens->word()] ?? null;
         $item = $this->draft->last();
         if (
             ')' !== $this->tokens->at($this->tokens->position() + 1)?->text
             || !$item instanceof StrikeItem
-            || (null === $target && null === $effort)
+            || (null === $target && null === $effort && !$isFeint)
         ) {
             return false;
         }
@@ -573,7 +566,9 @@ final class ChainParser
         $this->tokens->take();
         try {
             $this->draft->replaceLast(
-                null === $target ? $item->with(effort: $effort) : $item->by($item->strike, $target),
+                null === $target
+                    ? $item->with(effort: $effort, feint: $isFeint || $item->feint)
+                    : $item->by($item->strike, $target),
                 $token->span,
             );
         } catch (InvalidChain $invalid) {

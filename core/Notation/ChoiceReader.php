@@ -36,20 +36,31 @@ final readonly class ChoiceReader
         if ('' !== $word && 'or' !== $word && 'freestyle' !== $word && !isset(Vocabulary::CHOICE[$word])) {
             return false;
         }
+        if ($this->ofOneNoun($draft)) {
+            return true;
+        }
         $phrase = FreePhrase::at($this->tokens, $index);
         if (null !== $phrase) {
             $this->tokens->moveTo($phrase->next);
             $choice = $phrase->names ? $this->listed($draft) : [];
+            $span = $this->tokens->span($index, $this->tokens->position());
             $this->add(
                 $draft,
                 static fn (): FreeStrikes => new FreeStrikes($phrase->count, $phrase->target, $phrase->effort, $choice),
-                $this->tokens->span($index, $this->tokens->position()),
+                $span,
             );
+            if (!$phrase->isCounted && [] === $choice) {
+                $this->diagnostics->note($span, t('Free strikes without a count are read as one.'), [
+                    'any 1 strike',
+                    'any 2 strikes',
+                    'any 3 strikes',
+                ]);
+            }
 
             return true;
         }
 
-        return $this->ofOneNoun($draft) || $this->orAnother($draft);
+        return $this->orAnother($draft);
     }
 
     /**
@@ -127,7 +138,8 @@ final readonly class ChoiceReader
         }
         $count = $this->tokens->numberAt($index + 1);
         $noun = $this->vocabulary->noun($this->tokens->words, $index + (null === $count ? 1 : 2));
-        if (null === $noun || (null !== $count && !ctype_digit($count))) {
+        $word = $this->tokens->words[$index + (null === $count ? 1 : 2)] ?? '';
+        if (null === $noun || isset(Vocabulary::FREE[$word]) || (null !== $count && !ctype_digit($count))) {
             return false;
         }
         $this->tokens->moveTo($index + (null === $count ? 1 : 2) + $noun->count);

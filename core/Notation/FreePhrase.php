@@ -13,12 +13,14 @@ final readonly class FreePhrase
     /**
      * @param int $next place of the token after it
      * @param bool $names the strikes to choose from follow
+     * @param bool $isCounted a number was said, or one strike in the singular
      */
     private function __construct(
         public int $count,
         public ?Target $target,
         public Effort $effort,
         public bool $names,
+        public bool $isCounted,
         public Span $span,
         public int $next,
     ) {
@@ -53,7 +55,15 @@ final readonly class FreePhrase
             }
         }
         if ($isChoice && 'of' === $word) {
-            return new self((int) ($count ?? 1), null, $effort, true, $tokens->span($index, $next + 1), $next + 1);
+            return new self(
+                count: (int) ($count ?? 1),
+                target: null,
+                effort: $effort,
+                names: true,
+                isCounted: null !== $count,
+                span: $tokens->span($index, $next + 1),
+                next: $next + 1,
+            );
         }
         $isAlone = 'free' === $words[$index] && '' === $word && null === $tokens->numberAt($next);
         if (!$isFree || (null === $count && !$isNamed && !$isAlone)) {
@@ -86,6 +96,14 @@ final readonly class FreePhrase
             $target = null;
         }
 
-        return new self((int) ($count ?? 1), $target, $effort, false, $tokens->span($from, $next), $next);
+        return new self(
+            count: (int) ($count ?? 1),
+            target: $target,
+            effort: $effort,
+            names: false,
+            isCounted: null !== $count || \in_array($words[$next - 1] ?? '', ['strike', 'punch', 'shot'], true),
+            span: $tokens->span($from, $next),
+            next: $next,
+        );
     }
 }

@@ -87,7 +87,14 @@ final readonly class MarkReader
     /** Reads free strikes: "*", "*3" or "*(1,2)3". */
     public function free(): void
     {
+        $before = $this->tokens->at($this->tokens->position() - 1);
         $star = $this->tokens->take();
+        if (null !== $before && $before->span->at + $before->span->length === $star->span->at) {
+            $this->diagnostics->note($star->span, t('A * stands for free strikes; x repeats the strike before it.'), [
+                ' *',
+                ' x',
+            ]);
+        }
         $last = $star;
         $choice = [];
         if ($this->tokens->isSign('(') && $this->tokens->peek()?->span->at === $star->span->at + 1) {

@@ -104,7 +104,7 @@ final readonly class MovePhraseParser
     private function secondSide(TokenStream $tokens, int $index): ?FoundSide
     {
         $side = Vocabulary::SIDES[$tokens->words[$index + 1] ?? ''] ?? null;
-        if (null === $side || 'and' !== $tokens->words[$index]) {
+        if (null === $side || !\in_array($tokens->words[$index], ['and', 'then'], true)) {
             return null;
         }
         $strike = $this->strikes->parse($tokens, $index + 1);

@@ -276,14 +276,12 @@ final readonly class MoveResolver
         $strike = $next->strike;
         $isDirect = null !== $strike && 0 === $next->moves;
         $isLoading = \in_array($name, self::LOADING, true);
-        if (!$isLoading || null === $strike) {
-            $row = $this->inARowWith($name, $before);
-            if (null !== $row) {
-                return new UsualSide($row->other(), t('the other side of the one before it'));
-            }
-            if ($beginsRow) {
-                return new UsualSide(Role::Lead, t('as usual at the start of a row'));
-            }
+        $row = $this->inARowWith($name, $before);
+        if (null !== $row) {
+            return new UsualSide($row->other(), t('the other side of the one before it'));
+        }
+        if ($beginsRow && (!$isLoading || null === $strike)) {
+            return new UsualSide(Role::Lead, t('as usual at the start of a row'));
         }
         if ($isLoading) {
             return $this->loading($name, $next, $before);
@@ -348,7 +346,7 @@ final readonly class MoveResolver
             if (
                 TokenKind::Stop === $token?->kind
                 || isset(Vocabulary::FILLERS[$this->tokens->words[$index] ?? ''])
-                || \in_array($token?->text, ['(', '+', '['], true)
+                || \in_array($token?->text, ['(', '+', '[', Vocabulary::COUNTER], true)
             ) {
                 continue;
             }
@@ -381,6 +379,11 @@ final readonly class MoveResolver
         $strike = isset(Vocabulary::ARTICLES[$words[$article] ?? ''])
             ? $this->strikes->parse($this->tokens, $article + 1)
             : null;
+
+        if (null === $strike && null !== ($bare = $this->strikes->parse($this->tokens, $article))) {
+            // "Block low kick, return": named without an article, it is the opponent's only before an answer.
+            $strike = Vocabulary::COUNTER === ($words[$bare->next] ?? '') ? $bare : null;
+        }
 
         return $strike->next ?? $index;
     }

@@ -91,18 +91,18 @@ final readonly class Reader
             passedOver: $heard->passedOver,
         ))->reading($text);
 
-        return 0 === $name
-            ? $reading
-            : $reading->with(
-                new Note(
-                    0,
-                    $name,
-                    t(
-                        '"{excerpt}" is read as a name.',
-                        excerpt: Diagnostics::excerpt(rtrim(mb_substr($text, 0, $name), ": \u{00A0}")),
-                    ),
-                ),
-            );
+        $before = rtrim(mb_substr($text, 0, $name), ": \u{00A0}");
+        if ('' === $before) {
+            return $reading;
+        }
+
+        return $reading->with(
+            1 === preg_match('/^\s*\d{1,2}[.)]$/', $before)
+                ? new Note(0, $name, t('"{number}" is read as the number of a list.', number: $before), [
+                    rtrim($before, '.)').', ',
+                ])
+                : new Note(0, $name, t('"{excerpt}" is read as a name.', excerpt: Diagnostics::excerpt($before))),
+        );
     }
 
     /** Returns the length of a name before the chain, with its colon: "Sea gate: 1 2 3", or of the number of a list. */

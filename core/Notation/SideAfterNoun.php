@@ -29,7 +29,8 @@ final readonly class SideAfterNoun
     public function find(TokenStream $tokens, int $index, string $noun): ?FoundSide
     {
         $words = $tokens->words;
-        $with = 'with' === ($words[$index] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$index + 1] ?? '']) ? 2 : 1) : 0;
+        $isWith = 'with' === ($words[$index] ?? '') || $this->isOffALimb($words, $index);
+        $with = $isWith ? (isset(Vocabulary::ARTICLES[$words[$index + 1] ?? '']) ? 2 : 1) : 0;
         $word = $words[$index + $with] ?? '';
         $isBack = 'back' === $word && $with > 0 && isset(Vocabulary::LIMBS[$words[$index + $with + 1] ?? '']);
         $side = $isBack ? Role::Rear : Vocabulary::SIDES[$word] ?? null;
@@ -72,6 +73,18 @@ final readonly class SideAfterNoun
         $hasItsOwn = !$asks || null !== $this->find($tokens, $follows->next, $follows->noun);
 
         return $hasItsOwn ? new FoundSide($side, $next) : null;
+    }
+
+    /**
+     * Tells whether "off the back leg" stands there, which names the limb.
+     *
+     * @param list<string> $words
+     */
+    private function isOffALimb(array $words, int $index): bool
+    {
+        return \in_array($words[$index] ?? '', ['off', 'from'], true)
+            && isset(Vocabulary::ARTICLES[$words[$index + 1] ?? ''])
+            && isset(Vocabulary::LIMBS[$words[$index + 3] ?? '']);
     }
 
     /** Tells whether a side can be the side of a jab or a cross, as in "right cross". */

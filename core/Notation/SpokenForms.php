@@ -51,10 +51,19 @@ final readonly class SpokenForms
         $heard = \array_slice($tokens, 0, $first);
         $read = \array_slice($words, 0, $first);
         $passedOver = [];
+        $leadsOn = false;
         $count = \count($tokens);
         for ($index = $first; $index < $count; $index += $length) {
             $length = $this->length($words, $index);
+            if ($leadsOn && 'with' === $words[$index]) {
+                // "Finish him with a low kick" joins nothing.
+                $passedOver[] = $tokens[$index]->span;
+                $length = 1;
+                $leadsOn = false;
+                continue;
+            }
             if (0 === $length) {
+                $leadsOn = false;
                 $heard[] = $tokens[$index];
                 $read[] = $words[$index];
                 $length = 1;
@@ -63,12 +72,8 @@ final readonly class SpokenForms
             $span = $tokens[$index]->span->until($tokens[$index + $length - 1]->span);
             $instead = $this->forms[implode(' ', \array_slice($words, $index, $length))];
             if ([] === $instead) {
-                if ('with' === ($words[$index + $length] ?? '')) {
-                    // "Finish with a low kick" joins nothing.
-                    $span = $span->until($tokens[$index + $length]->span);
-                    ++$length;
-                }
                 $passedOver[] = $span;
+                $leadsOn = $leadsOn || isset($this->forms[$words[$index + $length - 1].' with']);
             }
             foreach ($instead as $word) {
                 $heard[] = ctype_digit($word)
@@ -103,12 +108,13 @@ final readonly class SpokenForms
     /** @param list<string> $words */
     private function isPartOfAName(array $words, int $index, int $length): bool
     {
-        for ($from = max(0, $index - 3); $from <= $index; ++$from) {
+        $end = $index + $length;
+        for ($from = max(0, $index - 3); $from < $end; ++$from) {
             $name = max(
                 $this->vocabulary->noun($words, $from)->count ?? 0,
                 $this->vocabulary->move($words, $from)->count ?? 0,
             );
-            if ($from === $index ? $name >= $length : $name > $index - $from) {
+            if ($from === $index ? $name >= $length : $from + $name > ($from < $index ? $index : $end)) {
                 return true;
             }
         }

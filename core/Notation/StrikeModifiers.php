@@ -19,6 +19,7 @@ final class StrikeModifiers
     public ?Role $role = null;
     public ?Role $thigh = null;
     public ?string $targetWord = null;
+    public ?string $secondTarget = null;
     public Effort $effort = Effort::Plain;
     public bool $feint = false;
     public bool $switch = false;

@@ -38,6 +38,7 @@ final readonly class StrikePhrase
      * @param bool $repeated "twice" was said behind it, which may mean all before it as well
      * @param bool $effortLeads the effort stands before the noun, and so may be meant for what follows, too
      * @param Role|null $startsWith the role of the first of a row that opens a chain
+     * @param bool $bothSides both sides were said behind it: "hooks left and right"
      * @param list<Span> $passedOver words about the manner, which a chain does not record
      * @param string|null $secondTarget the target of the second of two, as in "double hook, body and head"
      */
@@ -65,6 +66,7 @@ final readonly class StrikePhrase
         public bool $effortLeads = false,
         public ?Role $startsWith = null,
         public array $passedOver = [],
+        public bool $bothSides = false,
     ) {
     }
 
@@ -120,6 +122,7 @@ final readonly class StrikePhrase
             effortLeads: $this->effortLeads,
             startsWith: $startsWith ?? $this->startsWith,
             passedOver: $this->passedOver,
+            bothSides: $this->bothSides,
         );
     }
 

@@ -58,13 +58,24 @@ final readonly class StrikePhraseParser
                 return $this->afterSwitch($tokens, $from, $index, $found, $modifiers);
             }
             if (null !== $bare && null !== $modifiers->side && $this->beginsAnother($words, $index, $modifiers->side)) {
+                $second = isset(Vocabulary::SIDES[$words[$bare - 1] ?? '']) ? null : $this->parse($tokens, $index);
+                if (true === $second?->inTurn && $second->head->at > ($tokens->at($index)->span->at ?? 0)) {
+                    // "Left right hooks" is one of each.
+                    return $this->oneOfEach($tokens, $from, $bare, $second, $modifiers);
+                }
+
                 return $this->finish($tokens, $from, $bare, 1, self::BARE_SIDE, '', $modifiers);
             }
             if (null !== $bare && $this->isMoveOfThatSide($tokens, $index, $bare)) {
                 // "Left leg check" and "left slip".
                 return null;
             }
-            if ($index === $from && 'to' === $word && null !== ($aimed = $this->aimedBefore($words, $index))) {
+            if (
+                ('to' === $word || isset(Vocabulary::ARTICLES[$word]) || isset(Vocabulary::TARGETS[$word]))
+                && null === $bare
+                && null === $modifiers->targetWord
+                && null !== ($aimed = $this->aimedBefore($words, $index))
+            ) {
                 [$modifiers->targetWord, $index] = [$aimed->word, $aimed->next];
                 continue;
             }
@@ -74,7 +85,27 @@ final readonly class StrikePhraseParser
                 $bare = $index;
                 $index = $side->next;
             } elseif (isset(Vocabulary::TARGETS[$word])) {
-                $modifiers->targetWord = $word;
+                if (
+                    null === $modifiers->targetWord
+                    && 'and' === ($words[$index + 1] ?? '')
+                    && isset(Vocabulary::TARGETS[$words[$index + 2] ?? ''])
+                    && $this->isPluralAhead($words, $index + 3)
+                ) {
+                    // "High and low kicks".
+                    [$modifiers->targetWord, $modifiers->secondTarget] = [$word, $words[$index + 2]];
+                    $index += 3;
+                    continue;
+                }
+                $before = Vocabulary::TARGETS[$modifiers->targetWord ?? $word];
+                if (Vocabulary::TARGETS[$word] !== $before) {
+                    if (null !== $modifiers->secondTarget || !$this->isPluralAhead($words, $index + 1)) {
+                        // "Body, head hook" without its comma.
+                        return null;
+                    }
+                    $modifiers->secondTarget = $word;
+                } else {
+                    $modifiers->targetWord = $word;
+                }
                 ++$index;
             } elseif (isset(Vocabulary::FEINT[$word])) {
                 $modifiers->feint = true;
@@ -95,30 +126,43 @@ final readonly class StrikePhraseParser
             } elseif (
                 isset(Vocabulary::MANNERS[$word])
                 || null !== $found
+                || (\in_array($word, ['on', 'with'], true) && $modifiers->effortLeads)
                 || ($index > $from
                     && isset(Vocabulary::ARTICLES[$word])
                     && ($modifiers->feint || Effort::Plain !== $modifiers->effort))
             ) {
                 // "Straight" before a straight noun is a manner, and "the" in "feint the jab" nothing.
-                if (!isset(Vocabulary::ARTICLES[$word])) {
+                if (!isset(Vocabulary::ARTICLES[$word]) && !\in_array($word, ['on', 'with'], true)) {
                     $modifiers->passedOver[] = $tokens->span($index, $index + 1);
                 }
                 ++$index;
             } else {
-                // A side without a noun is a straight of that hand.
+                // A side without a noun is a straight of that hand, or a kick of that leg.
                 $stands = null !== $bare && !$modifiers->switch;
                 $both =
                     $stands && 'and' === $word && isset(Vocabulary::SIDES[$words[$index + 1] ?? ''])
                         ? $this->parse($tokens, $index + 1)
                         : null;
                 if (true === $both?->inTurn) {
-                    // "Left and right hooks to the body" is one of each, both to the body.
-                    $modifiers->targetWord ??= $both->targetWord;
-
-                    return $this->finish($tokens, $from, $bare, 1, $both->noun, '', $modifiers);
+                    return $this->oneOfEach($tokens, $from, $bare, $both, $modifiers);
                 }
 
-                return $stands ? $this->finish($tokens, $from, $bare, 1, self::BARE_SIDE, '', $modifiers) : null;
+                $isLeg = $stands && false === (Vocabulary::LIMBS[$words[$bare + 1] ?? ''] ?? true);
+                if ($isLeg && 'leg' === $modifiers->targetWord) {
+                    $modifiers->targetWord = null;
+                }
+
+                return $stands
+                    ? $this->finish(
+                        $tokens,
+                        $from,
+                        $bare,
+                        $isLeg ? 2 : 1,
+                        $isLeg ? 'kick' : self::BARE_SIDE,
+                        '',
+                        $modifiers,
+                    )
+                    : null;
             }
         }
     }
@@ -138,13 +182,36 @@ final readonly class StrikePhraseParser
     }
 
     /**
-     * Finds the target in "to the body with the cross".
+     * Tells whether a noun in the plural comes: "body head hooks".
+     *
+     * @param list<string> $words
+     */
+    private function isPluralAhead(array $words, int $index): bool
+    {
+        return true === $this->nouns->noun($words, $index)?->plural;
+    }
+
+    /** Returns the first of "left and right hooks to the body", which is one of each, both to the body. */
+    private function oneOfEach(
+        TokenStream $tokens,
+        int $from,
+        int $bare,
+        StrikePhrase $second,
+        StrikeModifiers $modifiers,
+    ): StrikePhrase {
+        $modifiers->targetWord ??= $second->targetWord;
+
+        return $this->finish($tokens, $from, $bare, 1, $second->noun, '', $modifiers);
+    }
+
+    /**
+     * Finds the target in "to the body with the cross" and "the body with the cross".
      *
      * @param list<string> $words
      */
     private function aimedBefore(array $words, int $index): ?FoundTarget
     {
-        ++$index;
+        $index += 'to' === $words[$index] ? 1 : 0;
         $index += isset(Vocabulary::ARTICLES[$words[$index] ?? '']) ? 1 : 0;
         $word = $words[$index] ?? '';
         if (!isset(Vocabulary::TARGETS[$word]) || 'with' !== ($words[$index + 1] ?? '')) {
@@ -159,7 +226,7 @@ final readonly class StrikePhraseParser
     private function number(TokenStream $tokens, int $from, int $index, StrikeModifiers $modifiers): ?StrikePhrase
     {
         $text = $tokens->at($index)->text ?? '';
-        if (null !== $modifiers->side || null !== $modifiers->targetWord || $modifiers->switch) {
+        if (null !== $modifiers->side || null !== $modifiers->secondTarget || $modifiers->switch) {
             return null;
         }
         $counted =
@@ -190,7 +257,7 @@ final readonly class StrikePhraseParser
 
         return $phrase->with(
             times: $times,
-            inTurn: !$alike && $times > 1,
+            inTurn: ($phrase->bothSides || !$alike) && $times > 1,
             span: $tokens->span($index, $phrase->next),
         );
     }
@@ -229,6 +296,20 @@ final readonly class StrikePhraseParser
     }
 
     /**
+     * Tells whether "left and right" stands there, and the second side is not that of the next strike.
+     *
+     * @param list<string> $words
+     */
+    private function bothSides(array $words, int $index): bool
+    {
+        return isset(Vocabulary::SIDES[$words[$index] ?? ''])
+            && 'and' === ($words[$index + 1] ?? '')
+            && isset(Vocabulary::SIDES[$words[$index + 2] ?? ''])
+            && null === $this->nouns->noun($words, $index + 2)
+            && null === $this->nouns->noun($words, $index + 3);
+    }
+
+    /**
      * Returns how many words "with the same hand" has there; 0 when it is not said.
      *
      * @param list<string> $words
@@ -238,9 +319,9 @@ final readonly class StrikePhraseParser
         $skip = 'with' === ($words[$index] ?? '') ? 1 : 0;
         $skip += isset(Vocabulary::ARTICLES[$words[$index + $skip] ?? '']) ? 1 : 0;
 
-        return $skip > 0
-            && isset(Vocabulary::SAME_HAND[$words[$index + $skip] ?? ''])
+        return isset(Vocabulary::SAME_HAND[$words[$index + $skip] ?? ''])
             && isset(Vocabulary::LIMBS[$words[$index + $skip + 1] ?? ''])
+            && ($skip > 0 || '' === ($words[$index + 2] ?? ''))
             ? $skip + 2
             : 0;
     }
@@ -275,7 +356,8 @@ final readonly class StrikePhraseParser
             $modifiers->targetWord ??= 'leg';
         }
         $targetWord = $modifiers->targetWord ?? $this->vocabulary->aimed[$noun] ?? null;
-        [$sideAfter, $openTarget, $targetAfter, $secondTarget, $sameAfter] = [null, false, null, null, null];
+        [$sideAfter, $openTarget, $targetAfter, $sameAfter] = [null, false, null, null];
+        [$secondTarget, $bothSides] = [$modifiers->secondTarget, false];
         $passedOver = $modifiers->passedOver;
         while (true) {
             if ('straight' === ($words[$next] ?? '') && isset(Vocabulary::LEADS_ON[$words[$next + 1] ?? ''])) {
@@ -284,10 +366,25 @@ final readonly class StrikePhraseParser
                 ++$next;
                 continue;
             }
+            if (
+                isset(Vocabulary::EFFORTS[$words[$next] ?? ''])
+                && \in_array($words[$next + 1] ?? '', ['to', 'at', 'into'], true)
+                && null !== $this->targetAfter->find($tokens, $next + 1, $noun)
+            ) {
+                // "Hook hard to the body".
+                $modifiers->effort = Vocabulary::EFFORTS[$words[$next]];
+                ++$next;
+                continue;
+            }
             $same = '' === $noun ? 0 : self::sameHand($words, $next);
             if ($same > 0 && null === $sameAfter) {
                 $sameAfter = Vocabulary::SAME_HAND[$words[$next + $same - 2]];
                 $next += $same;
+                continue;
+            }
+            if ($modifiers->plural && null === $modifiers->side && $this->bothSides($words, $next)) {
+                // "Hooks left and right".
+                [$sideAfter, $bothSides, $next] = [Vocabulary::SIDES[$words[$next]], true, $next + 3];
                 continue;
             }
             $isOpen =
@@ -367,6 +464,7 @@ final readonly class StrikePhraseParser
             repeated: $repeated,
             effortLeads: $modifiers->effortLeads,
             passedOver: $passedOver,
+            bothSides: $bothSides,
             head: $tokens->span($head, $head + $count),
             span: $tokens->span($from, $next),
             next: $next,

@@ -65,8 +65,9 @@ final readonly class StrikeReader
         }
         $times = $phrase->times;
         $isOneOfBoth =
-            'and' === ($this->tokens->words[$index - 1] ?? '')
-            && isset(Vocabulary::SIDES[$this->tokens->words[$index - 2] ?? '']);
+            isset(Vocabulary::SIDES[$this->tokens->words[$index - 1] ?? ''])
+            || ('and' === ($this->tokens->words[$index - 1] ?? '')
+                && isset(Vocabulary::SIDES[$this->tokens->words[$index - 2] ?? '']));
         if ($phrase->inTurn && 1 === $times && !$isOneOfBoth) {
             $this->diagnostics->note($phrase->span, t('More than one without a count is read as two.'));
             $times = 2;
@@ -76,7 +77,10 @@ final readonly class StrikeReader
         for ($time = 0; $time < $times; ++$time) {
             if (null === $first || $phrase->inTurn) {
                 $first = $this->resolved(
-                    null === $first ? $phrase : $this->inTurn($phrase, $first),
+                    null === $first ? $phrase : $this->inTurn(
+                        null === $phrase->secondTarget ? $phrase : $phrase->with(targetWord: $phrase->secondTarget),
+                        $first,
+                    ),
                     $feint,
                     $joined && 0 === $time,
                     $span,

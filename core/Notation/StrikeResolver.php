@@ -214,6 +214,9 @@ final readonly class StrikeResolver
             return $this->vocabulary->fixed[$phrase->noun];
         }
         $last = LastStrike::in($before);
+        if ($phrase->legUp && true === $last?->item->isLegStrike() && $this->vocabulary->isOfLeg($phrase->noun)) {
+            return $last->role;
+        }
         if (null !== $phrase->sameHand && null !== $last) {
             return $phrase->sameHand ? $last->role : $last->role->other();
         }

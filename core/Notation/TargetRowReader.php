@@ -8,6 +8,7 @@ use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
 use function Periplus\Core\Language\t;
@@ -41,17 +42,20 @@ final readonly class TargetRowReader
         if (null === $target) {
             return false;
         }
+        if ($this->ofDouble($index)) {
+            return true;
+        }
         $token = $this->tokens->take();
         $last = LastStrike::in($this->draft->items);
-        $family = null !== $last && $last->item->isLegStrike() ? $last->item->strike->family : 'straight';
-        $role = null === $last ? Role::Lead : $last->role->other();
+        // "Hook to the body and the head" is the same hook again; after a comma the hands take turns.
+        $isSame = null !== $last && $this->goesOn($index);
+        $family = $isSame || true === $last?->item->isLegStrike() ? $last->item->strike->family : 'straight';
+        $role = null === $last ? Role::Lead : ($isSame ? $last->role : $last->role->other());
         $strike = $this->catalogue->inFamily($family, $role) ?? $this->catalogue->inFamily($family, $role->other());
         if (null === $strike) {
             return true;
         }
-        if (Target::Leg === $target && !\in_array(Target::Leg, $strike->targets, true)) {
-            $target = Target::Body;
-        }
+        $target = self::reached($strike, $target) ?? $target;
         try {
             $this->draft->add(new StrikeItem($strike, $target), $token->span);
         } catch (InvalidChain $invalid) {
@@ -62,12 +66,85 @@ final readonly class TargetRowReader
         $other = $this->catalogue->inFamily($family, $role->other());
         $this->diagnostics->note(
             $token->span,
-            t('A target alone is read as {strike}, in turn.', strike: $strike->name),
+            $isSame
+                ? t('A further target is read as the {strike} again.', strike: $strike->name)
+                : t('A target alone is read as {strike}, in turn.', strike: $strike->name),
             array_map(
                 static fn (string $name): string => $name.' to the '.$target->word(),
                 null === $other ? [$strike->name] : [$strike->name, $other->name],
             ),
         );
+
+        return true;
+    }
+
+    /** Returns the target as that strike has it: "low" is under the guard of a punch. Null where it does not reach. */
+    private static function reached(Strike $strike, Target $target): ?Target
+    {
+        return match (true) {
+            \in_array($target, $strike->targets, true) => $target,
+            Target::Leg === $target => Target::Body,
+            default => null,
+        };
+    }
+
+    /** Tells whether a target follows a strike that has one already, with "and" or "then" between them. */
+    private function goesOn(int $index): bool
+    {
+        $words = $this->tokens->words;
+        --$index;
+        while ('to' === ($words[$index] ?? '') || isset(Vocabulary::ARTICLES[$words[$index] ?? ''])) {
+            --$index;
+        }
+
+        return \in_array($words[$index] ?? '', ['and', 'then'], true)
+            && isset(Vocabulary::TARGETS[$words[$index - 1] ?? '']);
+    }
+
+    /** Reads "double hook, body and head": a target for each of the same strikes before it. */
+    private function ofDouble(int $index): bool
+    {
+        $places = [\count($this->draft->items) - 1];
+        while (
+            $places[0] > 0
+            && $this->draft->spans[$places[0] - 1]->at === $this->draft->spans[$places[0]]->at
+            && $this->draft->items[$places[0] - 1]->key() === $this->draft->items[$places[0]]->key()
+        ) {
+            array_unshift($places, $places[0] - 1);
+        }
+        $number = \count($places);
+        $isApart = TokenKind::Stop === $this->tokens->at($index - 1)?->kind;
+        $targets = [];
+        while (null !== ($target = $this->at($index))) {
+            $targets[] = $target;
+            ++$index;
+            while (
+                TokenKind::Stop === $this->tokens->at($index)?->kind
+                || isset(Vocabulary::FILLERS[$this->tokens->words[$index] ?? ''])
+            ) {
+                ++$index;
+            }
+        }
+        if (!$isApart && $number === \count($targets) + 1) {
+            // "Triple hook body body head": the first has its target already.
+            array_shift($places);
+        }
+        if ([] === $targets || \count($places) !== \count($targets) || $number < 2) {
+            return false;
+        }
+        foreach ($places as $turn => $place) {
+            $item = $this->draft->items[$place];
+            $target = $item instanceof StrikeItem ? self::reached($item->strike, $targets[$turn]) : null;
+            if (!$item instanceof StrikeItem || null === $target) {
+                return false;
+            }
+            $this->draft->change($place, $item->by($item->strike, $target));
+        }
+        $this->diagnostics->note(
+            $this->tokens->span($this->tokens->position(), $index),
+            t('These are read as targets of the same strikes before them.'),
+        );
+        $this->tokens->moveTo($index);
 
         return true;
     }

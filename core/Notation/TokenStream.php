@@ -46,6 +46,16 @@ final class TokenStream
         return $this->tokens[$this->next++];
     }
 
+    /** Returns a stream of that token and those from that position on. */
+    public function after(Token $first, int $from): self
+    {
+        return new self(new HeardLine(
+            [$first, ...\array_slice($this->tokens, $from)],
+            [$first->word(), ...\array_slice($this->words, $from)],
+            [],
+        ));
+    }
+
     /** Returns the number at that position, or null. */
     public function numberAt(int $position): ?string
     {

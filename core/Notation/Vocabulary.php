@@ -154,9 +154,11 @@ final readonly class Vocabulary
         'eighty' => '80',
         'ninety' => '90',
     ];
+    /** An answer to what the opponent has done; without a strike after it, the likeliest one. */
+    public const COUNTER = 'counter';
     /** Words for the opponent before what he does. */
     public const OPPONENT = ['he' => true, 'she' => true, 'they' => true];
-    public const BEATS = ['beat' => true, 'pause' => true, 'wait' => true, 'reset' => true];
+    public const BEATS = ['beat' => true, 'pause' => true, 'wait' => true, 'reset' => true, 'rest' => true];
     /** Next to a straight of an opponent in the same stance: outside of it is to the rear. */
     public const SLIPS = ['outside' => Role::Rear, 'inside' => Role::Lead];
     /** Words between a defence and the opponent's strike: "roll under the hook". */

@@ -69,6 +69,24 @@ final readonly class WithMoveReader
         return $this->moveReader->read();
     }
 
+    /** Reads "jab with a step in": the two are one action. */
+    public function withMove(): bool
+    {
+        $index = $this->tokens->position() + 1;
+        $index += isset(Vocabulary::ARTICLES[$this->tokens->words[$index] ?? '']) ? 1 : 0;
+        $phrase =
+            null === $this->strikes->parse($this->tokens, $index)
+                ? $this->moves->parse($this->tokens, $index)
+                : null;
+        if (null === $phrase || !$this->draft->last() instanceof StrikeItem) {
+            return false;
+        }
+        $this->tokens->moveTo($phrase->next);
+        $this->before($phrase, true);
+
+        return true;
+    }
+
     /** Reads "cross out of the slip": the two are one action. */
     private function outOf(): bool
     {

@@ -72,7 +72,10 @@ final class SpokenVariants
         foreach ($inStance->chain->items as $index => $item) {
             $said = $this->item($item, $inStance->stances[$index]);
             $joined = $item instanceof StrikeItem && $item->joined;
-            $text .= 0 === $index ? $said : ($joined ? ', with ' : $this->one(self::BETWEEN)).$said;
+            $between = $joined ? ', with ' : $this->one(self::BETWEEN);
+            // "1. jab" would be the first of a list.
+            $between = '. ' === $between && 1 === preg_match('/^\d+$/', $text) ? ', ' : $between;
+            $text .= 0 === $index ? $said : $between.$said;
         }
 
         return $text;
