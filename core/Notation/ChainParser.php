@@ -35,16 +35,7 @@ final class ChainParser
     private int $phrases = 0;
     private readonly Diagnostics $diagnostics;
     private readonly ChainDraft $draft;
-    private readonly MoveReader $moveReader;
-    private readonly StrikeReader $strikeReader;
-    private readonly JoinedReader $joinedReader;
-    private readonly MarkReader $marks;
-    private readonly ChoiceReader $choice;
-    private readonly EffortSpread $spread;
-    private readonly AfterwardsReader $afterwards;
-    private readonly WithMoveReader $withMoves;
-    private readonly TargetRowReader $targets;
-    private readonly ImpliedReader $implied;
+    private readonly Readers $readers;
     /** Place in the chain of the first item after the last comma. */
     private int $clauseItem = 0;
 
@@ -61,10 +52,7 @@ final class ChainParser
     ) {
         $this->diagnostics = new Diagnostics($passedOver);
         $this->draft = new ChainDraft($tokens, $this->diagnostics, $stance);
-        $resolver = new StrikeResolver($catalogue, $vocabulary, $numbering, $this->diagnostics);
-        $this->choice = new ChoiceReader($vocabulary, $tokens, $this->diagnostics, $strikes, $resolver);
-        $this->marks = new MarkReader($tokens, $this->diagnostics, $this->draft, $this->choice);
-        $moveResolver = new MoveResolver(
+        $this->readers = new Readers(
             catalogue: $catalogue,
             vocabulary: $vocabulary,
             strikes: $strikes,
@@ -72,68 +60,7 @@ final class ChainParser
             numbering: $numbering,
             tokens: $tokens,
             diagnostics: $this->diagnostics,
-        );
-        $this->moveReader = new MoveReader($tokens, $this->diagnostics, $this->draft, $moves, $moveResolver);
-        $this->spread = new EffortSpread($this->diagnostics);
-        $this->strikeReader = new StrikeReader(
-            catalogue: $catalogue,
-            vocabulary: $vocabulary,
-            tokens: $tokens,
-            diagnostics: $this->diagnostics,
             draft: $this->draft,
-            strikes: $strikes,
-            resolver: $resolver,
-            moves: $moves,
-            moveReader: $this->moveReader,
-            spread: $this->spread,
-        );
-        $this->afterwards = new AfterwardsReader(
-            tokens: $tokens,
-            diagnostics: $this->diagnostics,
-            draft: $this->draft,
-            strikes: $strikes,
-            moves: $moves,
-            resolver: $resolver,
-            strikeReader: $this->strikeReader,
-        );
-        $this->withMoves = new WithMoveReader(
-            catalogue: $catalogue,
-            tokens: $tokens,
-            diagnostics: $this->diagnostics,
-            draft: $this->draft,
-            moves: $moves,
-            resolver: $moveResolver,
-            moveReader: $this->moveReader,
-            strikes: $strikes,
-            strikeReader: $this->strikeReader,
-        );
-        $this->implied = new ImpliedReader(
-            catalogue: $catalogue,
-            tokens: $tokens,
-            diagnostics: $this->diagnostics,
-            draft: $this->draft,
-            strikes: $strikes,
-            moves: $moves,
-            strikeReader: $this->strikeReader,
-        );
-        $this->targets = new TargetRowReader(
-            $catalogue,
-            $tokens,
-            $this->diagnostics,
-            $this->draft,
-            $strikes,
-            $moves,
-        );
-        $this->joinedReader = new JoinedReader(
-            catalogue: $catalogue,
-            vocabulary: $vocabulary,
-            numbering: $numbering,
-            tokens: $tokens,
-            diagnostics: $this->diagnostics,
-            draft: $this->draft,
-            strikes: $strikes,
-            moves: $moves,
-            strikeReader: $this->strikeReader,
         );
     }
 
@@ -141,8 +68,7 @@ final class ChainParser
     public function reading(string $text): Reading
     {
         $this->chain();
-        $this->spread->end();
-        $this->afterwards->finish();
+        $this->readers->finish();
         if ([] === $this->draft->items && !$this->diagnostics->hasProblems()) {
             $this->diagnostics->problem(
                 $this->tokens->whole(),
@@ -186,10 +112,10 @@ final class ChainParser
         match ($token->text) {
             '(' => $this->feint(),
             '[' => $this->group(),
-            '+' => $this->joinedReader->read(),
+            '+' => $this->readers->joined()->read(),
             '/' => $this->slash(),
-            '*' => $this->marks->free(),
-            '!', '~', '>', '<' => $this->marks->mark(),
+            '*' => $this->readers->mark()->free(),
+            '!', '~', '>', '<' => $this->readers->mark()->mark(),
             '^' => $this->legUp(),
             ')' => $this->complain(
                 t('This ) closes a bracket that was never opened.'),
@@ -208,7 +134,7 @@ final class ChainParser
         $this->clauseFrom = $this->tokens->position();
         $this->clauseItem = \count($this->draft->items);
         $this->phrases = 0;
-        $this->spread->end();
+        $this->readers->spread->end();
     }
 
     /** A slash between blanks is a beat; without blanks it separates two strikes, "jab/cross". */
@@ -248,19 +174,15 @@ final class ChainParser
         $isNumber = '' === $word;
         // Most lines are numbers alone.
         $isPlain = $isNumber && '' === ($this->tokens->words[$index + 1] ?? '');
-        if (
-            !$isPlain
-            && ($this->choice->read($this->draft)
-                || (!$isNumber && ($this->withMoves->read($this->clauseFrom) || $this->targets->read())))
-        ) {
+        if (!$isPlain && $this->first($word)) {
             return;
         }
         $strike = isset(Vocabulary::BEATS[$word]) ? null : $this->strikes->parse($this->tokens, $index);
         if (isset(Vocabulary::BEATS[$word])) {
             $this->draft->add(new Beat(), $this->tokens->take()->span);
         } elseif ('with' === $word || 'plus' === $word) {
-            if (!$this->withMoves->withMove()) {
-                $this->joinedReader->read();
+            if (!$this->readers->withMove()->withMove()) {
+                $this->readers->joined()->read();
             }
         } elseif (null !== $strike && ($isPlain || (!$this->isCountedMove() && !$this->isHookKick($strike)))) {
             $this->strike($strike);
@@ -269,11 +191,22 @@ final class ChainParser
         }
     }
 
+    /** Reads what its first word tells, before it is taken for a strike or a move. */
+    private function first(string $word): bool
+    {
+        return match (true) {
+            '' === $word, isset(Vocabulary::CHOICE[$word]), 'or' === $word, 'freestyle' === $word => $this->readers->choice()->read($this->draft),
+            isset(Vocabulary::BESIDE_A_STRIKE[$word]) => $this->readers->withMove()->read($this->clauseFrom),
+            isset(Vocabulary::HEIGHTS[$word]) => $this->readers->target()->read(),
+            default => false,
+        };
+    }
+
     private function move(): bool
     {
         $phrase = $this->moves->parse($this->tokens, $this->tokens->position());
-        if (null !== $phrase && !$this->withMoves->offStrike($phrase)) {
-            $this->moveReader->add($phrase);
+        if (null !== $phrase && !$this->readers->withMove()->offStrike($phrase)) {
+            $this->readers->move()->add($phrase);
         }
 
         return null !== $phrase;
@@ -283,8 +216,9 @@ final class ChainParser
     private function other(string $word): void
     {
         if (
-            !$this->afterwards->read()
-            && !$this->implied->read()
+            !$this->readers->target()->read()
+            && !$this->readers->afterwards()->read()
+            && !$this->readers->implied()->read()
             && !$this->again()
         ) {
             --$this->phrases;
@@ -306,8 +240,8 @@ final class ChainParser
         $token = $this->tokens->take();
         if (isset(Vocabulary::FILLERS[$word])) {
             if ('then' === $word) {
-                $this->spread->end();
-            } elseif ('of' === $word) {
+                $this->readers->spread->end();
+            } elseif ('of' === $word || 'from' === $word) {
                 $this->diagnostics->passOver($token->span);
             } elseif ('to' === $word && $this->isBetweenNumbers()) {
                 $this->diagnostics->note($token->span, t('"to" is passed over; dictated, it may have been "two".'), [
@@ -349,11 +283,11 @@ final class ChainParser
     {
         $from = $this->clauseFrom;
         if (!$strike->repeated || 1 === $this->phrases) {
-            $this->strikeReader->add($strike, false, false);
+            $this->readers->strike()->add($strike, false, false);
 
             return;
         }
-        $this->strikeReader->add($strike->with(times: 1, repeated: false), false, false);
+        $this->readers->strike()->add($strike->with(times: 1, repeated: false), false, false);
         $this->repeatClause($strike->times, $from, $strike->next - 1, $strike->next);
     }
 
@@ -387,7 +321,7 @@ final class ChainParser
         ) {
             return false;
         }
-        $this->withMoves->around();
+        $this->readers->withMove()->around();
 
         return true;
     }
@@ -433,7 +367,7 @@ final class ChainParser
         if ($isFeint) {
             $this->feint(true);
         } else {
-            $this->strikeReader->add($phrase->with(legUp: true), false, false, $sign->span);
+            $this->readers->strike()->add($phrase->with(legUp: true), false, false, $sign->span);
         }
     }
 
@@ -523,9 +457,9 @@ final class ChainParser
 
             return;
         }
-        $this->strikeReader->add($legUp ? $phrase->with(legUp: true) : $phrase, true, false);
+        $this->readers->strike()->add($legUp ? $phrase->with(legUp: true) : $phrase, true, false);
         while ($this->tokens->isSign('!', '~', '>', '<')) {
-            $this->marks->mark();
+            $this->readers->mark()->mark();
         }
         if (!$this->tokens->isSign(')')) {
             $this->diagnostics->problem(

@@ -81,12 +81,22 @@ final readonly class ImpliedReader
     {
         $token = $this->tokens->take();
         $next = $this->tokens->peek();
-        if (null !== $next && TokenKind::Stop !== $next->kind && 'then' !== $next->word()) {
+        $target = $next?->word() ?? '';
+        $isAimed =
+            isset(Vocabulary::TARGETS[$target])
+            && null === $this->strikes->parse($this->tokens, $this->tokens->position());
+        if ($isAimed) {
+            $this->tokens->take();
+        } elseif (null !== $next && TokenKind::Stop !== $next->kind && 'then' !== $next->word()) {
             $this->diagnostics->passOver($token->span);
 
             return true;
         }
-        $cross = $this->likeliest('cross', [], $token->span);
+        $cross = $this->likeliest(
+            'cross',
+            $isAimed ? [$target] : [],
+            $isAimed ? $token->span->until($next->span) : $token->span,
+        );
         if (null !== $cross) {
             $this->strikeReader->add($cross, false, false);
             $this->diagnostics->note($token->span, t('An answer without a strike is read as a cross.'), [
@@ -155,14 +165,14 @@ final readonly class ImpliedReader
         while (isset(Vocabulary::FILLERS[$this->tokens->words[$next] ?? ''])) {
             ++$next;
         }
-        $strike = $this->strikes->parse($this->tokens, $next);
-        if (null === $strike) {
+        $what = $this->strikes->parse($this->tokens, $next) ?? $this->moves->parse($this->tokens, $next);
+        if (null === $what) {
             return false;
         }
-        $this->tokens->moveTo($strike->next);
+        $this->tokens->moveTo($what->next);
         $this->diagnostics->note(
-            $this->tokens->span($index, $strike->next),
-            t('This strike belongs to the opponent, not to the chain.'),
+            $this->tokens->span($index, $what->next),
+            t('This belongs to the opponent, not to the chain.'),
         );
 
         return true;

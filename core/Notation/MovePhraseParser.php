@@ -9,6 +9,8 @@ use Periplus\Core\Technique\Role;
 /** Parses a phrase for one move, with its side before or after it. It looks ahead and consumes nothing. */
 final readonly class MovePhraseParser
 {
+    /** Moves that a hand or a leg makes, which may be named behind them. */
+    private const BY_LIMB = ['block', 'parry', 'check'];
     /** Moves that take the side that follows, even where a strike could have it: "slip left hook". */
     private const TAKES_SIDE = ['slip', 'roll', 'block', 'parry', 'check', 'pivot', 'circle', 'step'];
 
@@ -61,6 +63,10 @@ final readonly class MovePhraseParser
             $side = Vocabulary::SLIPS[$tokens->words[$next]];
             ++$next;
         }
+        if (null === $side && \in_array($name, self::BY_LIMB, true)) {
+            $by = $this->byLimb($tokens, $next);
+            [$side, $next] = [$by?->side, $by->next ?? $next];
+        }
         $second = null === $side || null === $sides ? null : $this->secondSide($tokens, $next);
         if (null !== $second) {
             $next = $second->next;
@@ -110,6 +116,20 @@ final readonly class MovePhraseParser
         $strike = $this->strikes->parse($tokens, $index + 1);
 
         return null === $strike || $strike->next === $index + 2 ? new FoundSide($side, $index + 2) : null;
+    }
+
+    /** Reads "with the rear hand" and "with the right" behind a block, unless a strike of that hand follows. */
+    private function byLimb(TokenStream $tokens, int $index): ?FoundSide
+    {
+        $words = $tokens->words;
+        if ('with' !== ($words[$index] ?? '')) {
+            return null;
+        }
+        $index += isset(Vocabulary::ARTICLES[$words[$index + 1] ?? '']) ? 2 : 1;
+        $side = 'back' === ($words[$index] ?? '') ? Role::Rear : Vocabulary::SIDES[$words[$index] ?? ''] ?? null;
+        $next = $index + (isset(Vocabulary::LIMBS[$words[$index + 1] ?? '']) ? 2 : 1);
+
+        return null !== $side && null === $this->strikes->parse($tokens, $next) ? new FoundSide($side, $next) : null;
     }
 
     /** Reads "with the front foot" behind a step, unless a strike of that leg follows. */

@@ -13,6 +13,9 @@ final readonly class SpokenForms
     /** The beginning of the word that stands for a drill; no typed word has a sign in it. */
     public const DRILL = 'drill:';
 
+    /** Numbers that are parts of phrases: "this one". */
+    private const NUMBERS = ['1' => 'one', '2' => 'two'];
+
     /** @var array<string, list<string>> phrase to the words in its place; none for glue */
     private array $forms;
     /** @var array<string, int> how many words the longest phrase has that begins with that word */
@@ -39,11 +42,17 @@ final readonly class SpokenForms
     /** @param list<Token> $tokens */
     public function heard(array $tokens): HeardLine
     {
-        $words = [];
+        $words = $spoken = [];
         $first = null;
         foreach ($tokens as $index => $token) {
             $words[] = $word = $token->word();
-            $first ??= isset($this->longest[$word]) ? $index : null;
+            if ('' === $word && $token->calledOut) {
+                $word = self::NUMBERS[$token->text] ?? '';
+            }
+            $spoken[] = $word;
+            if (null === $first && isset($this->longest[$word])) {
+                $first = $index;
+            }
         }
         if (null === $first) {
             return new HeardLine($tokens, $words, []);
@@ -54,7 +63,7 @@ final readonly class SpokenForms
         $leadsOn = false;
         $count = \count($tokens);
         for ($index = $first; $index < $count; $index += $length) {
-            $length = $this->length($words, $index);
+            $length = $this->length($spoken, $index);
             if ($leadsOn && 'with' === $words[$index]) {
                 // "Finish him with a low kick" joins nothing.
                 $passedOver[] = $tokens[$index]->span;
@@ -70,7 +79,7 @@ final readonly class SpokenForms
                 continue;
             }
             $span = $tokens[$index]->span->until($tokens[$index + $length - 1]->span);
-            $instead = $this->forms[implode(' ', \array_slice($words, $index, $length))];
+            $instead = $this->forms[implode(' ', \array_slice($spoken, $index, $length))];
             if ([] === $instead) {
                 $passedOver[] = $span;
                 $leadsOn = $leadsOn || isset($this->forms[$words[$index + $length - 1].' with']);

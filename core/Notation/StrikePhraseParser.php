@@ -114,7 +114,7 @@ final readonly class StrikePhraseParser
                 $modifiers->effort = Vocabulary::EFFORTS[$word];
                 $modifiers->effortLeads = true;
                 ++$index;
-            } elseif (isset(Vocabulary::SAME_HAND[$word]) && isset(Vocabulary::LIMBS[$words[$index + 1] ?? ''])) {
+            } elseif (isset(Vocabulary::SAME_HAND[$word]) && self::isLimbOrSide($words[$index + 1] ?? '')) {
                 $modifiers->sameHand = Vocabulary::SAME_HAND[$word];
                 $index += 2;
             } elseif (isset(Vocabulary::THIGHS[$word])) {
@@ -147,7 +147,11 @@ final readonly class StrikePhraseParser
                     return $this->oneOfEach($tokens, $from, $bare, $both, $modifiers);
                 }
 
-                $isLeg = $stands && false === (Vocabulary::LIMBS[$words[$bare + 1] ?? ''] ?? true);
+                $limb = $words[(int) $bare + 1] ?? '';
+                $isLeg = $stands && 'leg' === $limb;
+                if ($stands && 'foot' === $limb) {
+                    return null;
+                }
                 if ($isLeg && 'leg' === $modifiers->targetWord) {
                     $modifiers->targetWord = null;
                 }
@@ -295,6 +299,11 @@ final readonly class StrikePhraseParser
         return $this->finish($tokens, $from, $head, $count, $noun, '', $modifiers);
     }
 
+    private static function isLimbOrSide(string $word): bool
+    {
+        return isset(Vocabulary::LIMBS[$word]) || 'side' === $word;
+    }
+
     /**
      * Tells whether "left and right" stands there, and the second side is not that of the next strike.
      *
@@ -320,7 +329,7 @@ final readonly class StrikePhraseParser
         $skip += isset(Vocabulary::ARTICLES[$words[$index + $skip] ?? '']) ? 1 : 0;
 
         return isset(Vocabulary::SAME_HAND[$words[$index + $skip] ?? ''])
-            && isset(Vocabulary::LIMBS[$words[$index + $skip + 1] ?? ''])
+            && self::isLimbOrSide($words[$index + $skip + 1] ?? '')
             && ($skip > 0 || '' === ($words[$index + 2] ?? ''))
             ? $skip + 2
             : 0;

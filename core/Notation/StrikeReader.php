@@ -31,8 +31,7 @@ final readonly class StrikeReader
         private StrikePhraseParser $strikes,
         private StrikeResolver $resolver,
         private MovePhraseParser $moves,
-        private MoveReader $moveReader,
-        private EffortSpread $spread,
+        private Readers $readers,
     ) {
     }
 
@@ -95,12 +94,12 @@ final readonly class StrikeReader
             if (null === $first) {
                 return;
             }
-            $first = $phrase->effortLeads ? $first : $this->spread->over($first, $span);
+            $first = $phrase->effortLeads ? $first : $this->readers->spread->over($first, $span);
             if (!$this->draft->add($first, $span)) {
                 return;
             }
             if ($phrase->effortLeads && 0 === $time && !$first->feint) {
-                $this->spread->begin($first->effort, $first, $span);
+                $this->readers->spread->begin($first->effort, $first, $span);
             }
         }
         if (Vocabulary::CHECK_HOOK === $phrase->noun) {
@@ -186,11 +185,11 @@ final readonly class StrikeReader
             );
     }
 
-    /** Reads "left hook off the jab": the jab is named after the hook and thrown before it. */
+    /** Reads "knee from the clinch" and "left hook off the jab": the jab is named after the hook and thrown before it. */
     private function offThe(): void
     {
         $index = $this->tokens->position();
-        if ('off' !== $this->tokens->word() || !isset(Vocabulary::ARTICLES[$this->tokens->word(1)])) {
+        if (!\in_array($this->tokens->word(), ['off', 'from'], true) || !isset(Vocabulary::ARTICLES[$this->tokens->word(1)])) {
             return;
         }
         $strike = $this->strikes->parse($this->tokens, $index + 2);
@@ -200,7 +199,7 @@ final readonly class StrikeReader
         $before = $this->draft->last();
         $count = \count($this->draft->items);
         $this->tokens->moveTo($index + 2);
-        null === $strike ? $this->moveReader->read() : $this->add($strike, false, false);
+        null === $strike ? $this->readers->move()->read() : $this->add($strike, false, false);
         if (
             $before instanceof StrikeItem
             && $count + 1 === \count($this->draft->items)

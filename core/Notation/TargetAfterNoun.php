@@ -28,6 +28,10 @@ final readonly class TargetAfterNoun
         $skip = \in_array($words[$index] ?? '', ['to', 'at', 'into', 'in', 'on'], true) ? 1 : 0;
         $skip += isset(Vocabulary::ARTICLES[$words[$index + $skip] ?? '']) ? 1 : 0;
         $word = $words[$index + $skip] ?? '';
+        if (0 === $skip && isset(Vocabulary::HEIGHTS[$word]) && \in_array(Vocabulary::HEIGHTS[$word], $words, true)) {
+            // "One up, two down".
+            return new FoundTarget('up' === $word ? 'upstairs' : 'downstairs', $index + 1, false);
+        }
         if (!isset(Vocabulary::TARGETS[$word])) {
             return null;
         }

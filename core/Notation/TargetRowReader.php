@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\InvalidChain;
+use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
@@ -29,8 +31,6 @@ final readonly class TargetRowReader
         private TokenStream $tokens,
         private Diagnostics $diagnostics,
         private ChainDraft $draft,
-        private StrikePhraseParser $strikes,
-        private MovePhraseParser $moves,
     ) {
     }
 
@@ -46,11 +46,26 @@ final readonly class TargetRowReader
             return true;
         }
         $token = $this->tokens->take();
+        $before = $this->draft->last();
+        if (
+            $before instanceof MoveItem
+            && !$before->move->movesHead()
+            && MoveKind::Footwork !== $before->move->kind
+            && TokenKind::Stop !== $this->tokens->at($index - 1)?->kind
+        ) {
+            // "Block high", "grab the head".
+            $this->diagnostics->passOver($token->span);
+
+            return true;
+        }
         $last = LastStrike::in($this->draft->items);
         // "Hook to the body and the head" is the same hook again; after a comma the hands take turns.
         $isSame = null !== $last && $this->goesOn($index);
         $family = $isSame || true === $last?->item->isLegStrike() ? $last->item->strike->family : 'straight';
         $role = null === $last ? Role::Lead : ($isSame ? $last->role : $last->role->other());
+        if ($before instanceof MoveItem && MoveKind::Defence === $before->move->kind && 'straight' === $family) {
+            $role = DefaultRole::of('hook', $this->draft->items, $this->catalogue)->role;
+        }
         $strike = $this->catalogue->inFamily($family, $role) ?? $this->catalogue->inFamily($family, $role->other());
         if (null === $strike) {
             return true;
@@ -157,11 +172,7 @@ final readonly class TargetRowReader
         }
         $target = Vocabulary::TARGETS[$word] ?? ($this->isRow($index) ? self::HEIGHTS[$word] ?? null : null);
 
-        $isName =
-            null !== $this->moves->parse($this->tokens, $index)
-            || (!isset(self::HEIGHTS[$word]) && null !== $this->strikes->parse($this->tokens, $index));
-
-        return $isName ? null : $target;
+        return $target;
     }
 
     /** Tells whether "down" stands beside this "up", or the other way round. */

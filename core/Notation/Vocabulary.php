@@ -69,6 +69,10 @@ final readonly class Vocabulary
         'thighs' => Target::Leg,
         'low' => Target::Leg,
     ];
+    /** Words that place a move beside a strike. */
+    public const BESIDE_A_STRIKE = ['while' => true, 'together' => true, 'out' => true, 'in' => true];
+    /** Words that are heights only beside each other. */
+    public const HEIGHTS = ['up' => 'down', 'down' => 'up'];
     /** Targets on one side of the opponent, and the hand or leg that reaches them. */
     public const ORGANS = ['liver' => Side::Left, 'spleen' => Side::Right];
     /** A lead hook that pivots away as it lands. */
@@ -107,6 +111,7 @@ final readonly class Vocabulary
         'your' => true,
         'off' => true,
         'of' => true,
+        'from' => true,
     ];
     public const ARTICLES = ['the' => true, 'a' => true, 'an' => true, 'your' => true];
     /** How often the next strike is thrown: "double jab". */
