@@ -194,8 +194,10 @@ final class ChainParser
     /** Reads what its first word tells, before it is taken for a strike or a move. */
     private function first(string $word): bool
     {
+        $maySayChoice = '' === $word || isset(Vocabulary::CHOICE[$word]);
+
         return match (true) {
-            '' === $word, isset(Vocabulary::CHOICE[$word]), 'or' === $word, 'freestyle' === $word => $this->readers->choice()->read($this->draft),
+            $maySayChoice, 'or' === $word, 'freestyle' === $word => $this->readers->choice()->read($this->draft),
             isset(Vocabulary::BESIDE_A_STRIKE[$word]) => $this->readers->withMove()->read($this->clauseFrom),
             isset(Vocabulary::HEIGHTS[$word]) => $this->readers->target()->read(),
             default => false,
@@ -253,8 +255,10 @@ final class ChainParser
             return;
         }
         if (str_starts_with($word, SpokenForms::DRILL)) {
+            $before = $this->tokens->at($this->tokens->position() - 2);
             $this->diagnostics->problem(
-                $token->span,
+                // "Ten squats": the number counts.
+                TokenKind::Number === $before?->kind ? $before->span->until($token->span) : $token->span,
                 t('This belongs to a drill and not to a combination: how long, how often, which side or what else.'),
                 t('the combination alone; the drill is planned in a session'),
                 drill: substr($word, \strlen(SpokenForms::DRILL)),

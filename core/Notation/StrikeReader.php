@@ -185,11 +185,14 @@ final readonly class StrikeReader
             );
     }
 
-    /** Reads "knee from the clinch" and "left hook off the jab": the jab is named after the hook and thrown before it. */
+    /** Reads "left hook off the jab" and "knee from the clinch": what is named after the strike comes before it. */
     private function offThe(): void
     {
         $index = $this->tokens->position();
-        if (!\in_array($this->tokens->word(), ['off', 'from'], true) || !isset(Vocabulary::ARTICLES[$this->tokens->word(1)])) {
+        if (
+            !\in_array($this->tokens->word(), ['off', 'from'], true)
+            || !isset(Vocabulary::ARTICLES[$this->tokens->word(1)])
+        ) {
             return;
         }
         $strike = $this->strikes->parse($this->tokens, $index + 2);

@@ -10,7 +10,7 @@ const MAY_USE: Record<string, string[]> = {
   ui: [],
   advice: [],
   audit: [],
-  bench: ["check", "combination", "combination-line", "compare", "family", "numbering", "review"],
+  bench: ["check", "combination", "combination-line", "compare", "family", "numbering", "review", "sessions"],
   check: ["combination-line", "play"],
   coaches: ["numbering"],
   combination: ["check", "compare", "family", "review", "run", "sessions"],

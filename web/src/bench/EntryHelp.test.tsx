@@ -4,15 +4,18 @@ import type { Check } from "../api/client";
 import type { Checked } from "../check/useCheck";
 import { checked } from "../testing/core";
 import { EntryHelp } from "./EntryHelp";
+import { withoutDrill } from "./PlanAsDrill";
 
 afterEach(cleanup);
 
 function help(text: string, more: Partial<Parameters<typeof EntryHelp>[0]> = {}) {
   const [check] = checked([text]) as [Check];
   const answer = { latest: check, readable: check, current: true, parts: {}, error: null, old: false } as Checked;
-  const onCorrect = vi.fn();
-  render(<EntryHelp checked={answer} problems={check.problems} isUnfinished={false} onCorrect={onCorrect} {...more} />);
-  return { onCorrect, check, said: screen.getByRole("status").textContent ?? "" };
+  const [onCorrect, onPlan] = [vi.fn(), vi.fn()];
+  render(
+    <EntryHelp checked={answer} problems={check.problems} isUnfinished={false} {...{ onCorrect, onPlan }} {...more} />,
+  );
+  return { onCorrect, onPlan, check, said: screen.getByRole("status").textContent ?? "" };
 }
 
 test("where two readings are likely both are offered, and a press writes the other one in its place", () => {
@@ -34,4 +37,15 @@ test("a word that is still being typed is not called wrong", () => {
   expect(said).toBe("…");
   cleanup();
   expect(help("1 cro ").said).toContain("is not a strike or a move");
+});
+
+test("what belongs to a drill is planned as one, with the combination that is left of the line", () => {
+  const { onPlan, check, said } = help("jab cross on each side");
+  expect(said).toContain("belongs to a drill");
+  fireEvent.click(screen.getByRole("button", { name: "Plan it as a drill" }));
+  expect(onPlan).toHaveBeenCalledExactlyOnceWith("alternate");
+  expect(withoutDrill("jab cross on each side", check.problems)).toBe("jab cross");
+  cleanup();
+  const squats = help("ten squats");
+  expect(withoutDrill("ten squats", squats.check.problems)).toBe("");
 });

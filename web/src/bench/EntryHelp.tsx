@@ -10,12 +10,17 @@ interface Props {
   /** Whether a word is still being typed, so that it is not reported yet. */
   isUnfinished: boolean;
   onCorrect: (place: Pick<ReadingProblem, "at" | "length">, by: string) => void;
+  /** Plans what belongs to a drill. */
+  onPlan: (drill: string) => void;
 }
 
 /** The text under the entry line: problems with suggestions, why there is no check, or how the line was read. */
-export function EntryHelp({ checked: { latest, readable, error, old }, problems, isUnfinished, onCorrect }: Props) {
+export function EntryHelp({ checked, problems, isUnfinished, onCorrect, onPlan }: Props) {
+  const { latest, readable, error, old } = checked;
   const reachable = useReachable();
-  const [problem, ...more] = problems;
+  // What belongs to a drill explains what else cannot be read.
+  const problem = problems.find((one) => one.drill) ?? problems[0];
+  const more = problems.filter((one) => one !== problem);
   const notes = latest?.notes ?? [];
   // Notes with another possible reading come first.
   const asked = notes.filter((note) => note.choices.length > 0);
@@ -32,6 +37,11 @@ export function EntryHelp({ checked: { latest, readable, error, old }, problems,
               {nearest}
             </button>
           ))}
+          {problem.drill && (
+            <button type="button" className="chip" onClick={() => problem.drill && onPlan(problem.drill)}>
+              <Trans>Plan it as a drill</Trans>
+            </button>
+          )}
           {more.length > 0 && (
             <span className="small">
               <Trans>and {more.length} more</Trans>

@@ -13,7 +13,7 @@ import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { useLocation, useNavigate, useParams } from "react-router";
-import { type CombinationRow, type Drill, isAway, type Plan } from "../api/client";
+import { type Drill, isAway, type Plan } from "../api/client";
 import { useAdvice } from "../api/useAdvice";
 import { NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
@@ -32,7 +32,7 @@ import { PlanHead } from "./PlanHead";
 import type { Place } from "./plan";
 import { PlanContext } from "./planContext";
 import { Ruler, reveal } from "./Ruler";
-import { planned } from "./useLinkedChain";
+import { type Addable, planned } from "./useLinkedChain";
 import { useKeptPlan, usePlan, usePlanCheck, usePlanner } from "./usePlanner";
 import { useDrills } from "./usePlans";
 import "./planner.css";
@@ -62,9 +62,10 @@ export default function PlannerScreen() {
   return plan.data ? <Planner key={plan.data.id} plan={plan.data} /> : <Loading what={t`Opening the session`} />;
 }
 
-/** The location state that adds combinations to the session that is opened. */
+/** The location state that adds combinations to the session that is opened, or a drill with at most one of them. */
 export interface ToAdd {
-  add: Pick<CombinationRow, "id" | "name" | "text" | "notation" | "stance" | "version">[];
+  add: Addable[];
+  drill?: string | null;
 }
 
 export interface Reasons {
@@ -74,7 +75,7 @@ export interface Reasons {
 
 /** Adds the combinations that were sent here from another screen, once. */
 function useAdded(
-  add: ToAdd["add"] | undefined,
+  sent: Partial<ToAdd> | null,
   planner: ReturnType<typeof usePlanner>,
   drills: Drill[] | undefined,
   onAdded: (place: Place) => void,
@@ -82,6 +83,7 @@ function useAdded(
   const navigate = useNavigate();
   const notice = useNotice();
   const isAdded = useRef(false);
+  const { add, drill } = sent ?? {};
   useEffect(() => {
     if (!add || !drills || isAdded.current) {
       return;
@@ -90,19 +92,22 @@ function useAdded(
     const { content } = planner.draft;
     const { block, round, ...added } = withAdded(
       content,
-      add.map((one) => planned(one, content.numbering)),
+      drill && add.length === 0 ? [null] : add.map((one) => planned(one, content.numbering)),
       drills,
+      drill,
     );
     planner.change((draft) => ({ ...draft, content: added.content }));
     onAdded({ block, round, set: 0 });
     requestAnimationFrame(() => reveal(block, round));
     notice.undo(
-      t`${plural(add.length, { one: "# combination was added", other: "# combinations were added" })} to this session.`,
+      drill
+        ? t`The drill was added to this session.`
+        : t`${plural(add.length, { one: "# combination was added", other: "# combinations were added" })} to this session.`,
       planner.undo,
     );
     // A reload does not add them again.
     void navigate(window.location.pathname, { replace: true, state: null, preventScrollReset: true });
-  }, [add, drills, planner, onAdded, navigate, notice]);
+  }, [add, drill, drills, planner, onAdded, navigate, notice]);
 }
 
 function Planner({ plan }: { plan: Plan }) {
@@ -117,7 +122,7 @@ function Planner({ plan }: { plan: Plan }) {
   const [why, setWhy] = useState<Reasons | null>(
     state?.reasons && state.unmet ? { reasons: state.reasons, unmet: state.unmet } : null,
   );
-  useAdded(state?.add, planner, drills?.drills, setSelected);
+  useAdded(state, planner, drills?.drills, setSelected);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor),

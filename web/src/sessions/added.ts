@@ -1,5 +1,5 @@
 import type { Drill } from "../api/client";
-import type { PlanCombination, PlanContent, PlanRound } from "../api/schema";
+import type { PlanCombination, PlanContent, PlanRound, PlanSet } from "../api/schema";
 import { newSet, withBlock } from "./plan";
 import { nextRound } from "./startPlan";
 import { blockSeconds, isStretchable, stretched } from "./stretch";
@@ -21,8 +21,9 @@ function isOpen(round: PlanRound, drills: Drill[]): boolean {
  */
 export function withAdded(
   content: PlanContent,
-  combinations: PlanCombination[],
+  combinations: (PlanCombination | null)[],
   drills: Drill[],
+  drill?: string | null,
 ): { content: PlanContent; block: number; round: number } {
   let now = content;
   let place = { block: 0, round: 0 };
@@ -51,12 +52,20 @@ export function withAdded(
       ...one,
       rounds: one.rounds.map((round, at) =>
         at === place.round
-          ? { ...round, tracks: [], sets: [{ ...(round.sets[0] ?? newSet()), combinations: [combination] }] }
+          ? { ...round, tracks: [], sets: [setOf(round.sets[0] ?? newSet(), combination, drill)] }
           : round,
       ),
     }));
   }
   return { content: now, ...place };
+}
+
+function setOf(set: PlanSet, combination: PlanCombination | null, drill?: string | null): PlanSet {
+  return {
+    ...set,
+    ...(drill ? { drill, parameters: {} } : {}),
+    combinations: combination ? [combination] : [],
+  };
 }
 
 /**

@@ -10,17 +10,19 @@ export const MAX_OFFERED = 8;
 /** Shortest text that counts as the beginning of a name. */
 const MIN_NAME = 2;
 
+/** A chain for a plan; one of the library has its name, too. */
+export type Addable = Pick<CombinationRow, "text" | "notation" | "stance"> &
+  Partial<Pick<CombinationRow, "id" | "name" | "version">>;
+
 /**
  * Returns a combination of the library as a plan stores it.
  *
  * @param numbering of the plan; rows have the numbers of the coach, and the notation that of parity
  */
-export function planned(
-  row: Pick<CombinationRow, "id" | "name" | "text" | "notation" | "stance" | "version">,
-  numbering: string,
-): PlanCombination {
+export function planned(row: Addable, numbering: string): PlanCombination {
   const chain = numbering === "parity" ? row.notation : row.text;
-  return { chain, stance: row.stance, name: row.name, id: row.id, version: row.version };
+  const { stance, id, name, version } = row;
+  return id === undefined ? { chain, stance } : { chain, stance, name, id, version };
 }
 
 /**
