@@ -6,7 +6,9 @@ namespace Periplus\Core\Drawing;
 
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Technique\Feet;
 use Periplus\Core\Technique\Role;
@@ -17,6 +19,8 @@ final readonly class FeetDrawer
 {
     /** Length of a step, in drawing units. */
     private const STEP = 11.0;
+    /** How many steps the feet go ahead where the stance changes. */
+    private const CHANGE = 0.6;
     /** Distances from the left edge: closer to the pair at the start the next one could not be distinguished. */
     private const CLEAR_AT_START = 34;
     private const CLEAR_AFTER_START = 104;
@@ -60,7 +64,8 @@ final readonly class FeetDrawer
     {
         $changes = $item->changesStance();
         $before = $this->chain->stances[$index];
-        $step = $this->data->stepOf($item) ?? new FootStep($changes ? 0.6 : 0.0, 0.0);
+        $ahead = $item instanceof StrikeItem && Landing::Behind === $item->landing ? -self::CHANGE : self::CHANGE;
+        $step = $this->data->stepOf($item) ?? new FootStep($changes ? $ahead : 0.0, 0.0);
         $up = Stance::Orthodox === $before ? -1 : 1;
         $ms = Rounding::ms($this->timing->moments[$index]->end);
 

@@ -60,8 +60,9 @@ final readonly class ItemDrawer
         $joints = [];
         foreach ($this->chain->chain->strikes() as $index => $item) {
             if ($item->joined && $index > 0) {
+                // A move that goes with a strike stands where the strike lands.
                 $joints[] = new DrawnJoint(
-                    $this->timing->moments[$index - 1]->centreMs(),
+                    $this->timing->moments[$this->chain->chain->goesWithMove($index) ? $index : $index - 1]->centreMs(),
                     $this->measures->y($this->chain->chain->items[$index - 1]),
                     $this->measures->y($item),
                 );
@@ -98,11 +99,13 @@ final readonly class ItemDrawer
     private function move(int $index, Item $item): DrawnItem
     {
         $moment = $this->timing->moments[$index];
+        $next = $index + 1;
+        $isJoined = isset($this->chain->chain->items[$next]) && $this->chain->chain->goesWithMove($next);
 
         return new DrawnItem(
             text: $this->writer->item($item, $this->chain->stances[$index]),
             kind: 'move',
-            ms: $moment->centreMs(),
+            ms: $this->timing->moments[$isJoined ? $next : $index]->centreMs(),
             startMs: Rounding::ms($moment->start),
             shift: 0,
             y: $this->measures->y($item),
