@@ -42,6 +42,7 @@ final readonly class Export
             FileFormat::Json => $this->json($rows),
             FileFormat::Csv => $this->csv($rows, $numbering),
             FileFormat::Text => $this->text($rows, $numbering),
+            FileFormat::Notes => throw new \LogicException('Notes are only imported.'),
         };
     }
 

@@ -23,6 +23,7 @@ final readonly class ImportEntry
      * }|null $fields
      * @param list<string> $stated which of its fields the file states: name, chain, stance, rules, themes, level, note;
      *                             the others are what was given for all, and change nothing that is there
+     * @param bool $isRemark about something else than a combination
      */
     public function __construct(
         public int $line,
@@ -30,13 +31,14 @@ final readonly class ImportEntry
         public ?array $fields,
         public string $problem = '',
         public array $stated = ['name', 'chain'],
+        public bool $isRemark = false,
     ) {
     }
 
     /** Returns the part of the entry that is stored until it is read; its problem has a column of its own. */
     public function stored(): UnreadEntry
     {
-        return new UnreadEntry($this->line, $this->source, $this->fields, $this->stated);
+        return new UnreadEntry($this->line, $this->source, $this->fields, $this->stated, $this->isRemark);
     }
 
     /** @param array<string, mixed> $stored the value as JSON has it */
@@ -58,8 +60,16 @@ final readonly class ImportEntry
          *         archived: bool,
          *     }|null,
          *     stated: list<string>,
+         *     isRemark?: bool,
          * } $stored
          */
-        return new self($stored['line'], $stored['source'], $stored['fields'], $problem, $stored['stated']);
+        return new self(
+            $stored['line'],
+            $stored['source'],
+            $stored['fields'],
+            $problem,
+            $stored['stated'],
+            $stored['isRemark'] ?? false,
+        );
     }
 }

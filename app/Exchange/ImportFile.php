@@ -39,6 +39,7 @@ final readonly class ImportFile
             FileFormat::Json => self::json($content),
             FileFormat::Csv => self::csv($content, $given),
             FileFormat::Text => self::text($content, $given),
+            FileFormat::Notes => throw new \LogicException('NotesFile splits a page of notes.'),
         };
         if ([] === $entries) {
             throw self::broken(t('There is no combination in this file.'));
@@ -271,7 +272,8 @@ final readonly class ImportFile
         return $entries;
     }
 
-    private static function short(string $source): string
+    /** Returns a text that is short enough for a list. */
+    public static function short(string $source): string
     {
         return mb_strlen($source) > self::MAX_EXCERPT ? mb_substr($source, 0, self::MAX_EXCERPT).'…' : $source;
     }

@@ -48,6 +48,10 @@ final readonly class ImportJudge
         [$judged, $drafts, $fingerprints] = [[], [], []];
         foreach ($entries as $line => $entry) {
             $judged[$line] = new Judgement(LineKind::Unreadable, $entry->problem);
+            if ($entry->isRemark) {
+                $judged[$line] = new Judgement(LineKind::Remark, '');
+                continue;
+            }
             if (null === $entry->fields) {
                 continue;
             }

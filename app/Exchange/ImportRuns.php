@@ -39,6 +39,7 @@ final readonly class ImportRuns
         private Versions $versions,
         private ImportLines $lines,
         private ImportJudge $judge,
+        private NotesFile $notes,
         private DraftReader $drafts,
         private Library $library,
         private BulkInserter $inserter,
@@ -59,7 +60,10 @@ final readonly class ImportRuns
             $request->stance,
             $request->rules,
         );
-        $entries = ImportFile::split($request->format, $request->content, $options);
+        $entries =
+            FileFormat::Notes === $request->format
+                ? $this->notes->split($request->content, $options)
+                : ImportFile::split($request->format, $request->content, $options);
 
         return $this->entities->wrapInTransaction(function () use ($request, $options, $entries, $starter): int {
             // A coach has one import: the previous one was abandoned or is done.

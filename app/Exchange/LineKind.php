@@ -15,6 +15,8 @@ enum LineKind: string
     case Same = 'same';
     case Duplicate = 'duplicate';
     case Unreadable = 'unreadable';
+    /** About something else than a combination. */
+    case Remark = 'remark';
     case LeftOut = 'left-out';
 
     /** Tells whether it changes the library. */

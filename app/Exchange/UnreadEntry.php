@@ -16,6 +16,7 @@ final readonly class UnreadEntry
         public string $source,
         public ?array $fields,
         public array $stated,
+        public bool $isRemark = false,
     ) {
     }
 }

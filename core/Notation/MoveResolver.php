@@ -358,7 +358,10 @@ final readonly class MoveResolver
             }
             $strike = null === $token ? null : $this->strikes->parse($this->tokens, $index);
             if (null === $strike) {
-                return new NextStrike();
+                // "Slip and counter": with the likeliest strike, a cross.
+                return Vocabulary::COUNTER === ($this->tokens->words[$index - 1] ?? '')
+                    ? new NextStrike($this->catalogue->strike('cross'), $moves)
+                    : new NextStrike();
             }
             $item = (new StrikeResolver(
                 $this->catalogue,

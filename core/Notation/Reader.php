@@ -54,6 +54,22 @@ final readonly class Reader
         return null === $chain ? null : new ChainInStance($chain, $stance);
     }
 
+    /** Tells whether a text names a strike or a move anywhere. */
+    public function mentions(string $text): bool
+    {
+        $words = array_map(
+            static fn (Token $token): string => $token->word(),
+            mb_check_encoding($text, 'UTF-8') ? Lexer::tokens(mb_substr($text, 0, self::MAX_LENGTH)) : [],
+        );
+        foreach (array_keys($words) as $index) {
+            if (null !== $this->vocabulary->noun($words, $index) || null !== $this->vocabulary->move($words, $index)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @param Stance $stance the starting stance, in which left and right are understood */
     public function read(string $text, Numbering $numbering, Stance $stance): Reading
     {

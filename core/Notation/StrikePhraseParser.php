@@ -330,7 +330,7 @@ final readonly class StrikePhraseParser
 
         return isset(Vocabulary::SAME_HAND[$words[$index + $skip] ?? ''])
             && self::isLimbOrSide($words[$index + $skip + 1] ?? '')
-            && ($skip > 0 || '' === ($words[$index + 2] ?? ''))
+            && ($skip > 0 || \in_array($words[$index + 2] ?? '', ['', 'then', 'and'], true))
             ? $skip + 2
             : 0;
     }
@@ -359,7 +359,14 @@ final readonly class StrikePhraseParser
     ): StrikePhrase {
         $words = $tokens->words;
         $next = $head + $count;
-        $side = $modifiers->side ?? $this->vocabulary->hands[$noun] ?? null;
+        $hand = $this->vocabulary->hands[$noun] ?? null;
+        $side = $modifiers->side ?? $hand;
+        $passedOver = $modifiers->passedOver;
+        if ($modifiers->side instanceof Role && $hand instanceof Side && str_ends_with($noun, ' hand')) {
+            // "Lead right hand" is that hand, thrown first.
+            $side = $hand;
+            $passedOver[] = $tokens->span($from, $head);
+        }
         if (null === $side && null !== $modifiers->thigh && $this->vocabulary->isOfLeg($noun)) {
             $side = $modifiers->role = $modifiers->thigh;
             $modifiers->targetWord ??= 'leg';
@@ -367,7 +374,6 @@ final readonly class StrikePhraseParser
         $targetWord = $modifiers->targetWord ?? $this->vocabulary->aimed[$noun] ?? null;
         [$sideAfter, $openTarget, $targetAfter, $sameAfter] = [null, false, null, null];
         [$secondTarget, $bothSides] = [$modifiers->secondTarget, false];
-        $passedOver = $modifiers->passedOver;
         while (true) {
             if ('straight' === ($words[$next] ?? '') && isset(Vocabulary::LEADS_ON[$words[$next + 1] ?? ''])) {
                 // "Straight" says in which manner the strike goes there or the next one follows.

@@ -26,7 +26,17 @@ final readonly class TargetAfterNoun
     {
         $words = $tokens->words;
         $skip = \in_array($words[$index] ?? '', ['to', 'at', 'into', 'in', 'on'], true) ? 1 : 0;
-        $skip += isset(Vocabulary::ARTICLES[$words[$index + $skip] ?? '']) ? 1 : 0;
+        $hasArticle = isset(Vocabulary::ARTICLES[$words[$index + $skip] ?? '']);
+        $skip += $hasArticle ? 1 : 0;
+        if (
+            $hasArticle
+            && isset(Vocabulary::SIDES[$words[$index + $skip] ?? ''])
+            && 'leg' === ($words[$index + $skip + 1] ?? '')
+            && $this->vocabulary->isOfLeg($noun)
+        ) {
+            // "Kick his lead leg": the leg of the opponent.
+            return new FoundTarget('leg', $index + $skip + 2, false);
+        }
         $word = $words[$index + $skip] ?? '';
         if (0 === $skip && isset(Vocabulary::HEIGHTS[$word]) && \in_array(Vocabulary::HEIGHTS[$word], $words, true)) {
             // "One up, two down".

@@ -123,7 +123,7 @@ final readonly class TargetRowReader
         while (
             $places[0] > 0
             && $this->draft->spans[$places[0] - 1]->at === $this->draft->spans[$places[0]]->at
-            && $this->draft->items[$places[0] - 1]->key() === $this->draft->items[$places[0]]->key()
+            && $this->draft->items[$places[0] - 1] instanceof StrikeItem
         ) {
             array_unshift($places, $places[0] - 1);
         }

@@ -134,7 +134,7 @@ final readonly class WithMoveReader
         $last = $this->draft->last();
         $next = $this->tokens->at($index + 1);
         $endsHere =
-            null === $next || TokenKind::Stop === $next->kind || \in_array($next->word(), ['and', 'out'], true);
+            null === $next || TokenKind::Stop === $next->kind || \in_array($next->word(), ['and', 'out', 'with'], true);
         if ($index === $clause && $endsHere) {
             $this->draft->add(new MoveItem($this->catalogue->move('step-in')), $token->span);
             $this->diagnostics->note($token->span, t('"in" is read as step in.'));

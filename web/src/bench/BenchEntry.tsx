@@ -1,11 +1,15 @@
 import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { lazy, Suspense, useState } from "react";
+import { useNavigate } from "react-router";
 import type { Verdict } from "../api/client";
+import { useMay } from "../api/session";
+import type { Pasted } from "../ui/pasted";
 import { VerdictMark } from "../ui/VerdictMark";
 import { seconds, VERDICTS } from "../ui/words";
 import { EntryButtons } from "./EntryButtons";
 import { EntryHelp } from "./EntryHelp";
-import { EntryLine } from "./EntryLine";
+import { EntryLine, linesOf } from "./EntryLine";
 import type { BenchWork } from "./useBench";
 import type { BenchActions } from "./useBenchActions";
 
@@ -28,9 +32,12 @@ export function BenchEntry({ bench, actions, isNew }: Props) {
   const { text } = draft;
   const { latest, readable, current } = checked;
   const [drill, setDrill] = useState<string | null>(null);
+  const [page, setPage] = useState<string | null>(null);
+  const mayImport = useMay("EDIT_LIBRARY");
+  const navigate = useNavigate();
   return (
     <section className="panel bench-entry">
-      <EntryLine {...{ text, problems, current, entry, history }} check={latest} />
+      <EntryLine {...{ text, problems, current, entry, history }} check={latest} onPage={setPage} />
       <EntryButtons
         history={history}
         doing={saving.doing}
@@ -53,6 +60,18 @@ export function BenchEntry({ bench, actions, isNew }: Props) {
         onCorrect={entry.correct}
         onPlan={setDrill}
       />
+      {page && mayImport && text !== "" && (
+        <p className="small entry-page" role="status">
+          <Trans>{linesOf(page)} lines were pasted into one.</Trans>{" "}
+          <button
+            type="button"
+            className="chip"
+            onClick={() => navigate("/exchange", { state: { pasted: page } satisfies Pasted })}
+          >
+            <Trans>Read them line by line</Trans>
+          </button>
+        </p>
+      )}
       <Suspense>{drill && <PlanAsDrill {...{ draft, problems, drill }} onClose={() => setDrill(null)} />}</Suspense>
     </section>
   );

@@ -8,7 +8,7 @@ import { EntryLine } from "./EntryLine";
 afterEach(cleanup);
 
 function entry(text: string, check: Check | undefined, current = true) {
-  const told = { onType: vi.fn(), onCaret: vi.fn(), undo: vi.fn(), redo: vi.fn() };
+  const told = { onType: vi.fn(), onCaret: vi.fn(), onPage: vi.fn(), undo: vi.fn(), redo: vi.fn() };
   const { container } = render(
     <EntryLine
       text={text}
@@ -16,6 +16,7 @@ function entry(text: string, check: Check | undefined, current = true) {
       problems={check?.problems ?? []}
       current={current}
       entry={{ ...told, field: createRef<HTMLTextAreaElement>() }}
+      onPage={told.onPage}
       history={told}
     />,
   );
@@ -57,6 +58,23 @@ test("a pasted line break is a blank, and places count whole characters", () => 
   const { field, onType } = entry("", undefined);
   fireEvent.change(field, { target: { value: "🥊 1\n2" } });
   expect(onType).toHaveBeenCalledWith("🥊 1 2", 5);
+});
+
+test("a pasted page is told of, a single line is not", () => {
+  const { field, onPage } = entry("", undefined);
+  const paste = (text: string) => fireEvent.paste(field, { clipboardData: { getData: () => text } });
+  paste("jab cross\n\n");
+  expect(onPage).not.toHaveBeenCalled();
+  paste("Openers\n- jab cross\n- 1 2 3");
+  expect(onPage).toHaveBeenCalledExactlyOnceWith("Openers\n- jab cross\n- 1 2 3");
+});
+
+test("what was passed over is faint in its place", () => {
+  const [check] = checked(["rip the jab, nice cross"]) as [Check];
+  expect(entry("rip the jab, nice cross", check).marks).toEqual([
+    ["mark-passed", "rip"],
+    ["mark-passed", "nice"],
+  ]);
 });
 
 test.each([

@@ -16,6 +16,8 @@ interface Props {
     onType: (text: string, caret: number) => void;
     onCaret: (caret: number) => void;
   };
+  /** Is told of a pasted text with several lines. */
+  onPage: (text: string) => void;
   history: { undo: () => void; redo: () => void };
 }
 
@@ -43,13 +45,18 @@ function stretches(check: Check, problems: ReadingProblem[]): Stretch[] {
   return [...unread, ...waits, ...passed].sort((a, b) => a.from - b.from);
 }
 
+/** Returns how many lines of a text have something in them. */
+export function linesOf(text: string): number {
+  return text.split(/\r\n|\n|\r/).filter((line) => line.trim() !== "").length;
+}
+
 /** Returns the position of the cursor, in Unicode characters. */
 function caretOf(area: HTMLTextAreaElement): number {
   return Array.from(area.value.slice(0, area.selectionStart)).length;
 }
 
 /** The field for numbers or words. Underlines are drawn on a copy of the text behind it, and a veil over it. */
-export function EntryLine({ text, check, problems, current, entry, history }: Props) {
+export function EntryLine({ text, check, problems, current, entry, onPage, history }: Props) {
   const { field, onType, onCaret } = entry;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the height follows the text
   useLayoutEffect(() => {
@@ -119,6 +126,12 @@ export function EntryLine({ text, check, problems, current, entry, history }: Pr
         onChange={(event) => onType(event.target.value.replace(/[\r\n]+/g, " "), caretOf(event.target))}
         onSelect={(event) => onCaret(caretOf(event.currentTarget))}
         onKeyDown={onKey}
+        onPaste={(event) => {
+          const pasted = event.clipboardData.getData("text/plain");
+          if (linesOf(pasted) > 1) {
+            onPage(pasted);
+          }
+        }}
       />
     </div>
   );

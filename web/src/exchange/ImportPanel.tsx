@@ -2,27 +2,26 @@ import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex, Input, Progress, Select } from "antd";
 import { type ChangeEvent, useState } from "react";
-import type { FileFormat, Import, NumberingId, Rules, Stance } from "../api/client";
+import { useLocation } from "react-router";
+import type { Import, ImportFormat, NumberingId, Rules, Stance } from "../api/client";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
 import { Alert } from "../ui/Alert";
 import { Failure } from "../ui/Failure";
+import type { Pasted } from "../ui/pasted";
 import { Segmented } from "../ui/Segmented";
-import { FILE_FORMATS, RULES, STANCES } from "../ui/words";
+import { RULES, STANCES } from "../ui/words";
 import { ImportLines } from "./ImportLines";
-import { changesOf, formatOf } from "./kinds";
+import { changesOf, formatOf, IMPORT_FORMATS } from "./kinds";
 import { useApplyImport, useReadFile, useUndoImport } from "./useImport";
-
-const FORMATS = (Object.keys(FILE_FORMATS) as FileFormat[]).map((value) => ({
-  value,
-  label: FILE_FORMATS[value].reads,
-}));
 
 /** Imports a file or a pasted list: first a preview of each line, then all or nothing. */
 export function ImportPanel() {
   const mine = useNumbering();
-  const [format, setFormat] = useState<FileFormat>("text");
-  const [content, setContent] = useState("");
+  const { state: sent } = useLocation() as { state: Pasted | null };
+  const pasted = sent?.pasted ?? "";
+  const [format, setFormat] = useState<ImportFormat>(pasted ? "notes" : "text");
+  const [content, setContent] = useState(pasted);
   const [file, setFile] = useState("");
   const [chosen, setChosen] = useState<Partial<Given>>({});
   const given: Given = { numbering: mine, stance: "orthodox", rules: null, ...chosen };
@@ -42,8 +41,8 @@ export function ImportPanel() {
       </h2>
       <p className="small">
         <Trans>
-          Choose a file or paste a list. You see what every line would do before anything is written; then all of it
-          goes in, or nothing.
+          Choose a file, or paste a list or a page of notes. You see what every line would do before anything is
+          written; then all of it goes in, or nothing.
         </Trans>
       </p>
       <FileChoice
@@ -193,8 +192,8 @@ function ImportState({ state, onState }: { state: Import; onState: (state: Impor
 interface FileProps {
   /** The name of the chosen file; empty while none is chosen. */
   file: string;
-  format: FileFormat;
-  onFormat: (format: FileFormat) => void;
+  format: ImportFormat;
+  onFormat: (format: ImportFormat) => void;
   onFile: (file: File) => void;
 }
 
@@ -221,7 +220,13 @@ function FileChoice({ file, format, onFormat, onFile }: FileProps) {
           <input type="file" accept=".json,.csv,.txt,.text,text/plain" onChange={choose} />
         </label>
         <span className="small">{file || t`or paste below`}</span>
-        <Select value={format} onChange={onFormat} options={FORMATS} aria-label={t`Format`} style={{ minWidth: 290 }} />
+        <Select
+          value={format}
+          onChange={onFormat}
+          options={IMPORT_FORMATS}
+          aria-label={t`Format`}
+          style={{ minWidth: 290 }}
+        />
       </Flex>
       {tooLarge && (
         <Alert

@@ -1,5 +1,5 @@
 import { t } from "@lingui/core/macro";
-import type { FileFormat, Import } from "../api/client";
+import type { FileFormat, Import, ImportFormat } from "../api/client";
 import { FILE_FORMATS } from "../ui/words";
 
 /** What happens to an entry of a file. */
@@ -9,7 +9,14 @@ export const KINDS: { value: string; label: string; says: string }[] = [
   { value: "duplicate", label: t`duplicate`, says: t`is in the library already; skipped` },
   { value: "same", label: t`same`, says: t`is in the library unchanged; skipped` },
   { value: "unreadable", label: t`unreadable`, says: t`cannot be read; edit it here, or it is skipped` },
+  { value: "remark", label: t`remark`, says: t`is about something else; edit it here, or it is skipped` },
   { value: "left-out", label: t`skipped`, says: t`skipped by you` },
+];
+
+/** How each format is offered for import; a page of notes is only imported. */
+export const IMPORT_FORMATS: { value: ImportFormat; label: string }[] = [
+  ...(Object.keys(FILE_FORMATS) as FileFormat[]).map((value) => ({ value, label: FILE_FORMATS[value].reads })),
+  { value: "notes", label: t`notes: sentences, bullets, headings` },
 ];
 
 /** Guesses the format of a file by its name. */
