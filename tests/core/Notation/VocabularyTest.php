@@ -11,6 +11,7 @@ use Periplus\Core\Notation\Vocabulary;
 use Periplus\Core\Notation\WordData;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -28,6 +29,11 @@ final class VocabularyTest extends TestCase
                     null === Catalogue::builtIn()->inFamily($family, $role)
                     || $role !== ($vocabulary->fixed[$noun] ?? $role)
                 ) {
+                    continue;
+                }
+                $hand = $vocabulary->hands[$noun] ?? null;
+                if ($hand instanceof Side && str_ends_with($noun, ' hand') && Stance::Orthodox->roleOf($hand) !== $role) {
+                    // "Lead right hand" is the right hand.
                     continue;
                 }
                 $item = Chains::read($role->value.' '.$noun)->items[0];
