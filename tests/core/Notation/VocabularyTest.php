@@ -32,7 +32,8 @@ final class VocabularyTest extends TestCase
                     continue;
                 }
                 $hand = $vocabulary->hands[$noun] ?? null;
-                if ($hand instanceof Side && str_ends_with($noun, ' hand') && Stance::Orthodox->roleOf($hand) !== $role) {
+                $isOtherHand = $hand instanceof Side && Stance::Orthodox->roleOf($hand) !== $role;
+                if ($isOtherHand && str_ends_with($noun, ' hand')) {
                     // "Lead right hand" is the right hand.
                     continue;
                 }
