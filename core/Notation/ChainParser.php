@@ -184,9 +184,11 @@ final class ChainParser
             if (!$this->readers->withMove()->withMove()) {
                 $this->readers->joined()->read();
             }
-        } elseif (null !== $strike && ($isPlain || (!$this->isCountedMove() && !$this->isHookKick($strike)))) {
-            $this->strike($strike);
-        } elseif (!$this->goesAround() && !$this->move() && null === $strike) {
+        } elseif (null !== $strike && ($isPlain || !$this->isCountedMove())) {
+            if (!$this->isHookKick($strike)) {
+                $this->strike($strike);
+            }
+        } elseif (!$this->move()) {
             $this->other($word);
         }
     }
@@ -311,23 +313,6 @@ final class ChainParser
                     : [],
             ],
         );
-    }
-
-    /** Reads "in and out" behind a punch: in before it, out after it. */
-    private function goesAround(): bool
-    {
-        $index = $this->tokens->position();
-        if (
-            'in' !== ($this->tokens->words[$index] ?? '')
-            || 'in and out' !== $this->tokens->text($index, min($index + 3, \count($this->tokens->words)))
-            || $index === $this->clauseFrom
-            || !$this->draft->last() instanceof StrikeItem
-        ) {
-            return false;
-        }
-        $this->readers->withMove()->around();
-
-        return true;
     }
 
     /** Reads "jab, again" and "one two, again"; elsewhere "again" is passed over. */

@@ -17,7 +17,7 @@ final class HearingData
     public array $glue = [];
     /** @var array<string, list<string>> group to its words, for the page that shows them */
     public array $groups = [];
-    /** @var array<string, list<string>> phrase to the words in its place; none where it is passed over */
+    /** @var array<string, string> phrase to the words in its place; empty where it is passed over */
     public array $means = [];
     /** @var array<string, string> phrase to the drill that does what it says */
     public array $drills = [];
@@ -46,9 +46,7 @@ final class HearingData
         foreach ($data['drills'] as $drill) {
             $read->drills += array_fill_keys($drill['words'], $drill['drill']);
         }
-        foreach ($data['means'] as $phrase => $words) {
-            $read->means[$phrase] = '' === $words ? [] : explode(' ', $words);
-        }
+        $read->means = $data['means'];
 
         return $read;
     }

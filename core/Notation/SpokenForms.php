@@ -16,24 +16,26 @@ final readonly class SpokenForms
     /** Numbers that are parts of phrases: "this one". */
     private const NUMBERS = ['1' => 'one', '2' => 'two'];
 
-    /** @var array<string, list<string>> phrase to the words in its place; none for glue */
+    /** @var array<string, string> phrase to the words in its place; empty for glue */
     private array $forms;
     /** @var array<string, int> how many words the longest phrase has that begins with that word */
     private array $longest;
 
     public function __construct(private Vocabulary $vocabulary, Glue $glue)
     {
-        $forms = HearingData::read()->means;
-        foreach (array_keys($glue->phrases) as $phrase) {
-            $forms[$phrase] ??= [];
-        }
-        foreach (HearingData::read()->drills as $phrase => $drill) {
-            $forms[$phrase] = [self::DRILL.$drill];
+        $data = HearingData::read();
+        $forms = $data->means + array_fill_keys(array_keys($glue->phrases), '');
+        foreach ($data->drills as $phrase => $drill) {
+            $forms[$phrase] = self::DRILL.$drill;
         }
         $longest = [];
-        foreach (array_keys($forms) as $phrase) {
-            [$first] = explode(' ', $phrase, 2);
-            $longest[$first] = max($longest[$first] ?? 0, 1 + substr_count($phrase, ' '));
+        foreach ($forms as $phrase => $_) {
+            $space = strpos($phrase, ' ');
+            $first = false === $space ? $phrase : substr($phrase, 0, $space);
+            $count = false === $space ? 1 : 1 + substr_count($phrase, ' ');
+            if ($count > ($longest[$first] ?? 0)) {
+                $longest[$first] = $count;
+            }
         }
         $this->forms = $forms;
         $this->longest = $longest;
@@ -80,11 +82,11 @@ final readonly class SpokenForms
             }
             $span = $tokens[$index]->span->until($tokens[$index + $length - 1]->span);
             $instead = $this->forms[implode(' ', \array_slice($spoken, $index, $length))];
-            if ([] === $instead) {
+            if ('' === $instead) {
                 $passedOver[] = $span;
                 $leadsOn = $leadsOn || isset($this->forms[$words[$index + $length - 1].' with']);
             }
-            foreach ($instead as $word) {
+            foreach ('' === $instead ? [] : explode(' ', $instead) as $word) {
                 $heard[] = ctype_digit($word)
                     ? new Token(TokenKind::Number, $word, $span, calledOut: true)
                     : new Token(TokenKind::Word, $word, $span);

@@ -273,8 +273,12 @@ final readonly class Vocabulary
             ...array_keys(self::SEQUENCES),
         ];
         foreach ($phrases as $phrase) {
-            [$first] = explode(' ', $phrase, 2);
-            $longest[$first] = max($longest[$first] ?? 0, 1 + substr_count($phrase, ' '));
+            $space = strpos($phrase, ' ');
+            $first = false === $space ? $phrase : substr($phrase, 0, $space);
+            $count = false === $space ? 1 : 1 + substr_count($phrase, ' ');
+            if ($count > ($longest[$first] ?? 0)) {
+                $longest[$first] = $count;
+            }
         }
         $this->longest = $longest;
         $this->strikeNames = array_column($catalogue->strikes, 'name');
@@ -325,7 +329,7 @@ final readonly class Vocabulary
     {
         return match (true) {
             str_ends_with($word, 'rry') => substr($word, 0, -1).'ies',
-            1 === preg_match('/(?:s|sh|ch)$/', $word) => $word.'es',
+            str_ends_with($word, 's'), str_ends_with($word, 'sh'), str_ends_with($word, 'ch') => $word.'es',
             default => $word.'s',
         };
     }

@@ -60,7 +60,7 @@ final readonly class WithMoveReader
         }
         if ($index > $clause && $this->draft->last() instanceof StrikeItem) {
             $this->tokens->moveTo($phrase->next);
-            $this->before($phrase, true);
+            $this->before($phrase);
 
             return true;
         }
@@ -82,7 +82,7 @@ final readonly class WithMoveReader
             return false;
         }
         $this->tokens->moveTo($phrase->next);
-        $this->before($phrase, true);
+        $this->before($phrase);
 
         return true;
     }
@@ -97,7 +97,7 @@ final readonly class WithMoveReader
             return false;
         }
         $this->tokens->moveTo($phrase->next);
-        $this->before($phrase, true);
+        $this->before($phrase);
 
         return true;
     }
@@ -189,19 +189,8 @@ final readonly class WithMoveReader
         return true;
     }
 
-    /** Reads "jab in and out": the parser has found the two moves. */
-    public function around(): void
-    {
-        $index = $this->tokens->position();
-        $this->tokens->moveTo($index + 3);
-        $span = $this->tokens->span($index, $index + 3);
-        $this->insert($this->repeats(), new MoveItem($this->catalogue->move('step-in')), $span);
-        $this->draft->add(new MoveItem($this->catalogue->move('step-back')), $span);
-        $this->diagnostics->note($span, t('In and out are read as a step in before the punches and a step back.'));
-    }
-
-    /** Puts a move before the last strike. */
-    private function before(MovePhrase $phrase, bool $joined): void
+    /** Puts a move before the last strike, which goes with it. */
+    private function before(MovePhrase $phrase): void
     {
         $place = \count($this->draft->items) - 1;
         $strike = $this->draft->items[$place];
@@ -215,7 +204,7 @@ final readonly class WithMoveReader
         $isSaid = $before instanceof MoveItem && $before->move === $move;
         array_splice($items, $place, 1, [
             ...$isSaid || null === $move ? [] : [new MoveItem($move)],
-            $strike->with(joined: $joined),
+            $strike->with(joined: true),
         ]);
         array_splice($spans, $place, 1, [
             ...$isSaid || null === $move ? [] : [$phrase->span],
