@@ -63,13 +63,14 @@ final class ExchangeTest extends ApiTestCase
 
     public function testAPageOfNotesIsSplitReadAndLeftAsRemarks(): void
     {
+        $this->signIn('head');
         $page = "Seminar\n\nOpeners:\n- 1 2 3b exit\n- jab, step out left, low kick\n\n"
             ."Sea gate: double jab, cross\nAsk about the elbow in round two\nBring water.";
 
         self::assertSame(['new' => 3, 'remark' => 2, 'unreadable' => 1], $this->read('notes', $page));
         $lines = $this->lines('/api/imports/'.$this->import);
         self::assertSame(
-            [['Openers', '1 2 3b exit'], ['Openers', '1 step-out 14l'], [null, '1 1 2']],
+            [['openers', '1 2 3b exit'], ['openers', '1 step-out 14l'], ['openers', '1 1 2']],
             array_map(
                 static fn (array $content): array => [((array) $content['themes'])[0] ?? null, $content['notation']],
                 array_values(array_filter(array_column($lines, 'content'), is_array(...))),
