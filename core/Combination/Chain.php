@@ -111,6 +111,18 @@ final readonly class Chain implements \Countable
         return array_filter($this->items, static fn (Item $item): bool => $item instanceof StrikeItem);
     }
 
+    /** @return list<StrikeItem> the strike at that index, or those that the athlete chooses from there */
+    public function strikesAt(int $index): array
+    {
+        $item = $this->items[$index];
+
+        return match (true) {
+            $item instanceof StrikeItem => [$item],
+            $item instanceof FreeStrikes => $item->choice,
+            default => [],
+        };
+    }
+
     /** @return list<string> its links, each once, by what they join */
     public function links(): array
     {

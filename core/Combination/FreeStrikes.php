@@ -38,6 +38,12 @@ final readonly class FreeStrikes implements Item
         return new self($this->count, $this->target, $effort, $this->choice);
     }
 
+    /** @param list<StrikeItem> $choice */
+    public function outOf(array $choice): self
+    {
+        return new self($this->count, $this->target, $this->effort, $choice);
+    }
+
     public function key(bool $withEffort = false): string
     {
         return '*'
@@ -47,10 +53,17 @@ final readonly class FreeStrikes implements Item
             .($withEffort ? $this->effort->value : '');
     }
 
-    /** @param list<StrikeItem> $choice */
+    /**
+     * Returns a key that is the same in whatever order the strikes were named.
+     *
+     * @param list<StrikeItem> $choice
+     */
     public static function keyOf(array $choice): string
     {
-        return implode(',', array_map(static fn (StrikeItem $strike): string => $strike->key(), $choice));
+        $keys = array_map(static fn (StrikeItem $strike): string => $strike->key(), $choice);
+        sort($keys);
+
+        return implode(',', $keys);
     }
 
     public function name(): string

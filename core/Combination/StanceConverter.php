@@ -33,6 +33,9 @@ final readonly class StanceConverter
             } elseif ($swap && $item instanceof MoveItem) {
                 $carried = new MoveItem($this->catalogue->move($item->move->carry));
                 $why = $item->move->carryNote;
+            } elseif ($swap && $item instanceof FreeStrikes) {
+                $carried = $item->outOf(array_map($this->strike(...), $item->choice));
+                $why = null;
             } else {
                 [$carried, $why] = [$item, null];
             }

@@ -56,9 +56,9 @@ final class AfterwardsReader
         foreach ($holdsForAll ? $this->draft->strikes() : [] as $index) {
             $this->change($index, $this->ofAll, $this->targetOfAll);
         }
-        $strikes = Effort::Plain === $this->ofLast ? [] : $this->draft->strikes();
-        if ([] !== $strikes) {
-            $this->change($strikes[\count($strikes) - 1], $this->ofLast, null);
+        $last = $this->lastStrike();
+        if (Effort::Plain !== $this->ofLast && null !== $last) {
+            $this->change($last, $this->ofLast, null);
         }
     }
 
@@ -81,11 +81,11 @@ final class AfterwardsReader
 
             return true;
         }
-        $strikes = $this->draft->strikes();
-        if ([] === $strikes || !$this->endsHere($index + 1)) {
+        $last = $this->lastStrike();
+        if (null === $last || !$this->endsHere($index + 1)) {
             return false;
         }
-        $this->change($strikes[\count($strikes) - 1], $effort, null);
+        $this->change($last, $effort, null);
 
         return $this->holds($index + 1, t('This is read for the strike before it.'));
     }

@@ -121,7 +121,7 @@ final class ChainDraft
     }
 
     /**
-     * Puts other items in the place of all, and reads their stances anew.
+     * Replaces all items, and computes the stance after them again.
      *
      * @param list<Item> $items
      * @param list<Span> $spans

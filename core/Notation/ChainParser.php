@@ -468,9 +468,15 @@ final class ChainParser
     {
         $index = $this->tokens->position();
         $repeat = RepeatPhrase::at($this->tokens, $index, $this->numbering);
-        if (null !== $repeat && ')' === $this->tokens->at($repeat->next)?->text && $repeat->times > 0) {
+        if (
+            null !== $repeat
+            && null !== $this->draft->last()
+            && ')' === $this->tokens->at($repeat->next)?->text
+            && $repeat->times > 0
+            && $repeat->times <= self::MAX_REPEATS
+        ) {
             $this->tokens->moveTo($repeat->next + 1);
-            $this->repeatLast(min($repeat->times, self::MAX_REPEATS) - 1);
+            $this->repeatLast($repeat->times - 1);
 
             return true;
         }

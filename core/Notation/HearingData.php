@@ -9,14 +9,12 @@ use Periplus\Core\Technique\Data;
 /**
  * What core/data/hearing.json says: words that carry nothing, and other words for those that the grammar reads.
  *
- * @internal to {@see Glue} and {@see SpokenForms}
+ * @internal to {@see SpokenForms}
  */
 final class HearingData
 {
-    /** @var array<string, true> */
+    /** @var array<string, true> words and phrases that carry nothing */
     public array $glue = [];
-    /** @var array<string, list<string>> group to its words, for the page that shows them */
-    public array $groups = [];
     /** @var array<string, string> phrase to the words in its place; empty where it is passed over */
     public array $means = [];
     /** @var array<string, string> phrase to the drill that does what it says */
@@ -40,7 +38,6 @@ final class HearingData
         $data = Data::read('hearing');
         $read = new self();
         foreach ($data['glue'] as $group) {
-            $read->groups[$group['group']] = $group['words'];
             $read->glue += array_fill_keys($group['words'], true);
         }
         foreach ($data['drills'] as $drill) {

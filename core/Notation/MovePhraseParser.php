@@ -64,15 +64,17 @@ final readonly class MovePhraseParser
             ++$next;
         }
         if (null === $side && \in_array($name, self::BY_LIMB, true)) {
-            $by = $this->byLimb($tokens, $next);
-            [$side, $next] = [$by?->side, $by->next ?? $next];
+            $limb = $this->withLimb($tokens, $next);
+            if (null !== $limb && null === $this->strikes->parse($tokens, $limb->next)) {
+                [$side, $next] = [$limb->side, $limb->next];
+            }
         }
         $second = null === $side || null === $sides ? null : $this->secondSide($tokens, $next);
         if (null !== $second) {
             $next = $second->next;
         }
-        $foot = $this->foot($tokens, $next);
-        if (null !== $foot) {
+        $foot = $this->withLimb($tokens, $next);
+        if (null !== $foot && 'foot' === $tokens->words[$foot->next - 1]) {
             $next = $foot->next;
             $name = 'step-out' === $name && Role::Rear === $foot->side ? 'step-rear' : $name;
         }
@@ -118,22 +120,8 @@ final readonly class MovePhraseParser
         return null === $strike || $strike->next === $index + 2 ? new FoundSide($side, $index + 2) : null;
     }
 
-    /** Reads "with the rear hand" and "with the right" behind a block, unless a strike of that hand follows. */
-    private function byLimb(TokenStream $tokens, int $index): ?FoundSide
-    {
-        $words = $tokens->words;
-        if ('with' !== ($words[$index] ?? '')) {
-            return null;
-        }
-        $index += isset(Vocabulary::ARTICLES[$words[$index + 1] ?? '']) ? 2 : 1;
-        $side = 'back' === ($words[$index] ?? '') ? Role::Rear : Vocabulary::SIDES[$words[$index] ?? ''] ?? null;
-        $next = $index + (isset(Vocabulary::LIMBS[$words[$index + 1] ?? '']) ? 2 : 1);
-
-        return null !== $side && null === $this->strikes->parse($tokens, $next) ? new FoundSide($side, $next) : null;
-    }
-
-    /** Reads "with the front foot" behind a step, unless a strike of that leg follows. */
-    private function foot(TokenStream $tokens, int $index): ?FoundSide
+    /** Reads "with the rear hand" behind a block and "with the front foot" behind a step. */
+    private function withLimb(TokenStream $tokens, int $index): ?FoundSide
     {
         $words = $tokens->words;
         if ('with' !== ($words[$index] ?? '')) {
@@ -142,7 +130,9 @@ final readonly class MovePhraseParser
         $index += isset(Vocabulary::ARTICLES[$words[$index + 1] ?? '']) ? 2 : 1;
         $side = 'back' === ($words[$index] ?? '') ? Role::Rear : Vocabulary::SIDES[$words[$index] ?? ''] ?? null;
 
-        return null !== $side && 'foot' === ($words[$index + 1] ?? '') ? new FoundSide($side, $index + 2) : null;
+        return null === $side
+            ? null
+            : new FoundSide($side, $index + (isset(Vocabulary::LIMBS[$words[$index + 1] ?? '']) ? 2 : 1));
     }
 
     /**

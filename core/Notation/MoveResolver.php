@@ -68,7 +68,7 @@ final readonly class MoveResolver
             $all[] = $this->catalogue->move($phrase->sides[$role->value]);
             $role = $role->other();
         }
-        $this->diagnostics->note($phrase->span, t('Several in a row go to both sides in turn.'));
+        $this->diagnostics->note($phrase->span, t('Several of the same move alternate between the sides.'));
 
         return $all;
     }

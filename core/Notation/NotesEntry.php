@@ -9,7 +9,7 @@ final readonly class NotesEntry
 {
     /**
      * @param int $line in the page, from 1
-     * @param string $text as it was written, without its bullet
+     * @param string $text the line or sentence without its bullet
      * @param string $name before its colon, or the heading over it alone; empty where there is none
      * @param string $heading over it and others; empty where there is none
      */

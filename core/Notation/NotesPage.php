@@ -7,8 +7,8 @@ namespace Periplus\Core\Notation;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Splits a page of notes into lines: bullets, sentences and headings. What can be read is a chain, and the rest stays
- * as it was written: nothing is left out.
+ * Splits a page of notes into bullets, sentences and headings. Whatever cannot be read as a chain is returned as text,
+ * so that no word of the page is lost.
  */
 final readonly class NotesPage
 {

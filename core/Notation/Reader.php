@@ -24,12 +24,12 @@ final readonly class Reader
     private MovePhraseParser $moves;
     private SpokenForms $forms;
 
-    public function __construct(private Catalogue $catalogue, Glue $glue = new Glue())
+    public function __construct(private Catalogue $catalogue)
     {
         $this->vocabulary = new Vocabulary($catalogue);
         $this->strikes = new StrikePhraseParser($this->vocabulary);
         $this->moves = new MovePhraseParser($this->vocabulary, $this->strikes);
-        $this->forms = new SpokenForms($this->vocabulary, $glue);
+        $this->forms = new SpokenForms($this->vocabulary);
     }
 
     public static function builtIn(): self

@@ -21,10 +21,10 @@ final readonly class SpokenForms
     /** @var array<string, int> how many words the longest phrase has that begins with that word */
     private array $longest;
 
-    public function __construct(private Vocabulary $vocabulary, Glue $glue)
+    public function __construct(private Vocabulary $vocabulary)
     {
         $data = HearingData::read();
-        $forms = $data->means + array_fill_keys(array_keys($glue->phrases), '');
+        $forms = $data->means + array_fill_keys(array_keys($data->glue), '');
         foreach ($data->drills as $phrase => $drill) {
             $forms[$phrase] = self::DRILL.$drill;
         }

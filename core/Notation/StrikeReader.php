@@ -108,7 +108,7 @@ final readonly class StrikeReader
         }
     }
 
-    /** A row that opens a chain begins with the lead: "ten straights", "hook hook". */
+    /** Starts a row at the beginning of a chain with the lead side: "ten straights", "hook hook". */
     private function beginsRow(StrikePhrase $phrase, int $times): StrikePhrase
     {
         if (
@@ -130,7 +130,7 @@ final readonly class StrikeReader
         if (!$isRow) {
             return $phrase;
         }
-        $this->diagnostics->note($phrase->span, t('A row begins with the lead side and goes on in turn.'), [
+        $this->diagnostics->note($phrase->span, t('Several of the same strike alternate, the lead side first.'), [
             'lead '.$phrase->noun,
             'rear '.$phrase->noun,
         ]);

@@ -38,7 +38,8 @@ final readonly class TargetAfterNoun
             return new FoundTarget('leg', $index + $skip + 2, false);
         }
         $word = $words[$index + $skip] ?? '';
-        if (0 === $skip && isset(Vocabulary::HEIGHTS[$word]) && \in_array(Vocabulary::HEIGHTS[$word], $words, true)) {
+        $isHeight = isset(Vocabulary::HEIGHTS[$word]) && \in_array('up' === $word ? 'down' : 'up', $words, true);
+        if (0 === $skip && $isHeight) {
             // "One up, two down".
             return new FoundTarget('up' === $word ? 'upstairs' : 'downstairs', $index + 1, false);
         }

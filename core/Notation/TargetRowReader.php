@@ -16,16 +16,13 @@ use Periplus\Core\Technique\Target;
 use function Periplus\Core\Language\t;
 
 /**
- * Reads targets that stand alone, as in "jab, body, head" or "high low high": the pattern goes on with straights of the
- * hands in turn, or with the same kick of the legs in turn.
+ * Reads targets without a strike, as in "jab, body, head" or "high low high": each is a straight of the other hand, or
+ * after a kick the same kick of the other leg.
  *
  * @internal to {@see ChainParser}
  */
 final readonly class TargetRowReader
 {
-    /** Heights that are said only in such a row. */
-    private const HEIGHTS = ['up' => Target::Head, 'down' => Target::Body];
-
     public function __construct(
         private Catalogue $catalogue,
         private TokenStream $tokens,
@@ -82,8 +79,8 @@ final readonly class TargetRowReader
         $this->diagnostics->note(
             $token->span,
             $isSame
-                ? t('A further target is read as the {strike} again.', strike: $strike->name)
-                : t('A target alone is read as {strike}, in turn.', strike: $strike->name),
+                ? t('A second target is read as the {strike} again.', strike: $strike->name)
+                : t('A target without a strike is read as {strike}: the sides alternate.', strike: $strike->name),
             array_map(
                 static fn (string $name): string => $name.' to the '.$target->word(),
                 null === $other ? [$strike->name] : [$strike->name, $other->name],
@@ -157,7 +154,7 @@ final readonly class TargetRowReader
         }
         $this->diagnostics->note(
             $this->tokens->span($this->tokens->position(), $index),
-            t('These are read as targets of the same strikes before them.'),
+            t('These are read as the targets of the repeated strike before them, one each.'),
         );
         $this->tokens->moveTo($index);
 
@@ -167,12 +164,9 @@ final readonly class TargetRowReader
     private function at(int $index): ?Target
     {
         $word = $this->tokens->words[$index] ?? '';
-        if (!isset(Vocabulary::TARGETS[$word]) && !isset(self::HEIGHTS[$word])) {
-            return null;
-        }
-        $target = Vocabulary::TARGETS[$word] ?? ($this->isRow($index) ? self::HEIGHTS[$word] ?? null : null);
 
-        return $target;
+        return Vocabulary::TARGETS[$word]
+            ?? (isset(Vocabulary::HEIGHTS[$word]) && $this->isRow($index) ? Vocabulary::HEIGHTS[$word] : null);
     }
 
     /** Tells whether "down" stands beside this "up", or the other way round. */
@@ -180,7 +174,7 @@ final readonly class TargetRowReader
     {
         foreach ([-2, -1, 1, 2] as $step) {
             $word = $this->tokens->words[$index + $step] ?? '';
-            if (isset(self::HEIGHTS[$word]) && $word !== $this->tokens->words[$index]) {
+            if (isset(Vocabulary::HEIGHTS[$word]) && $word !== $this->tokens->words[$index]) {
                 return true;
             }
         }

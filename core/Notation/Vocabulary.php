@@ -72,7 +72,7 @@ final readonly class Vocabulary
     /** Words that place a move beside a strike. */
     public const BESIDE_A_STRIKE = ['while' => true, 'together' => true, 'out' => true, 'in' => true];
     /** Words that are heights only beside each other. */
-    public const HEIGHTS = ['up' => 'down', 'down' => 'up'];
+    public const HEIGHTS = ['up' => Target::Head, 'down' => Target::Body];
     /** Targets on one side of the opponent, and the hand or leg that reaches them. */
     public const ORGANS = ['liver' => Side::Left, 'spleen' => Side::Right];
     /** A lead hook that pivots away as it lands. */
@@ -91,7 +91,7 @@ final readonly class Vocabulary
     ];
     /** Words about the manner of a strike that a chain does not record: "long hook". */
     public const MANNERS = ['long' => true, 'short' => true, 'tight' => true, 'sharp' => true, 'stiff' => true];
-    /** Words before which "straight" says in which manner the strike before it goes on. */
+    /** Words after "straight" that make it an adverb of the strike before it: "hook straight to the body". */
     public const LEADS_ON = ['into' => true, 'to' => true, 'at' => true, 'onto' => true];
     public const SAME_HAND = ['same' => true, 'other' => false, 'opposite' => false];
     /**

@@ -8,7 +8,6 @@ use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Notation\Diagnostics;
-use Periplus\Core\Notation\Glue;
 use Periplus\Core\Notation\Lexer;
 use Periplus\Core\Notation\MovePhraseParser;
 use Periplus\Core\Notation\Numbering;
@@ -66,7 +65,7 @@ final readonly class ItemPatternReader
         $this->vocabulary = new Vocabulary($catalogue);
         $this->strikes = new StrikePhraseParser($this->vocabulary, self::LIMBS + self::ANY);
         $this->moves = new MovePhraseParser($this->vocabulary, $this->strikes);
-        $this->forms = new SpokenForms($this->vocabulary, new Glue());
+        $this->forms = new SpokenForms($this->vocabulary);
     }
 
     /**

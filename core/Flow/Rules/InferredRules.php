@@ -18,8 +18,12 @@ final readonly class InferredRules
     /** @param Chain|null $chain null when it could not be read */
     public static function infer(?Chain $chain): string
     {
+        if (null === $chain) {
+            return self::WIDEST;
+        }
+        $strikes = array_merge(...array_map($chain->strikesAt(...), array_keys($chain->items)));
         $limbs = array_unique(
-            array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $chain?->strikes() ?? []),
+            array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $strikes),
         );
         if ([] === $limbs) {
             return self::WIDEST;

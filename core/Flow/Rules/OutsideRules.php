@@ -32,8 +32,11 @@ final readonly class OutsideRules implements Rule
     public function matches(RuleContext $context): iterable
     {
         $rules = $context->options->rules;
-        foreach ($context->strikes as $index => $item) {
-            if (!\in_array($item->strike->limb, $rules->allows, true)) {
+        foreach (array_keys($context->items) as $index) {
+            foreach ($context->chain()->strikesAt($index) as $item) {
+                if (\in_array($item->strike->limb, $rules->allows, true)) {
+                    continue;
+                }
                 yield new RuleMatch(
                     $index,
                     t(

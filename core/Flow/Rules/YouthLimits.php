@@ -40,8 +40,12 @@ final readonly class YouthLimits implements Rule
         if (Group::Open === $group) {
             return;
         }
-        foreach ($context->delivered as $index => $item) {
-            if (Limb::Elbow === $item->strike->limb || ($item->isLegStrike() && Target::Head === $item->target)) {
+        foreach (array_keys($context->items) as $index) {
+            foreach ($context->chain()->strikesAt($index) as $item) {
+                $isElbow = Limb::Elbow === $item->strike->limb;
+                if ($item->feint || (!$isElbow && (!$item->isLegStrike() || Target::Head !== $item->target))) {
+                    continue;
+                }
                 yield new RuleMatch(
                     $index,
                     t(
@@ -49,7 +53,7 @@ final readonly class YouthLimits implements Rule
                             .'the gym allow it.',
                         strike: $item->strike->name,
                         target: $item->isLegStrike() ? t(' to the head') : '',
-                        side: $context->inStance->side($index)->value ?? '',
+                        side: $context->inStance->stances[$index]->sideOf($item->strike->role)->value,
                         group: $group->value,
                     ),
                 );

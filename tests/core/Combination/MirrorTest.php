@@ -74,6 +74,18 @@ final class MirrorTest extends TestCase
         });
     }
 
+    public function testStrikesToChooseFromAreCarriedByTheSameLimbs(): void
+    {
+        $carried = (new StanceConverter(Catalogue::builtIn()))->carry(Chains::inStance('*(1,14)2 3'));
+
+        self::assertSame('*(2,13)2 4', (new Writer(Numbering::named('parity')))->write($carried->inStance));
+        self::assertSame(
+            Chains::read('*(1,14)2')->items[0]->key(),
+            Chains::read('*(14,1)2')->items[0]->key(),
+            'Whichever was named first, the choice is the same.',
+        );
+    }
+
     public function testCarryingTwiceGivesTheChainBackWhereNothingWasReplaced(): void
     {
         $converter = new StanceConverter(Catalogue::builtIn());

@@ -7,7 +7,6 @@ namespace Periplus\Tests\Core\Notation;
 use Eris\Generators;
 use Eris\TestTrait;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Notation\Glue;
 use Periplus\Core\Notation\HearingData;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -49,7 +48,7 @@ final class HearingTest extends TestCase
         $names[] = 'me';
         $glue = array_values(
             array_filter(
-                array_diff(array_keys((new Glue())->phrases), $names),
+                array_diff(array_keys(HearingData::read()->glue), $names),
                 static fn (string $phrase): bool => !str_contains($phrase, ' '),
             ),
         );
@@ -115,7 +114,7 @@ final class HearingTest extends TestCase
     public function testGlueIsNoWordOfTheTrade(): void
     {
         $vocabulary = new Vocabulary(Catalogue::builtIn());
-        foreach (array_keys((new Glue())->phrases) as $phrase) {
+        foreach (array_keys(HearingData::read()->glue) as $phrase) {
             self::assertFalse(self::carries($phrase, $vocabulary), "\"$phrase\" carries something.");
         }
     }
