@@ -36,6 +36,16 @@ final readonly class StanceConverter
             } elseif ($swap && $item instanceof FreeStrikes) {
                 $carried = $item->outOf(array_map($this->strike(...), $item->choice));
                 $why = null;
+                foreach ($item->choice as $place => $strike) {
+                    $reason = $this->reason($strike, $carried->choice[$place]);
+                    if (null !== $reason) {
+                        $replaced[] = new MirrorChange(
+                            'replaced',
+                            $index,
+                            $this->sentence($strike, $carried->choice[$place], $reason),
+                        );
+                    }
+                }
             } else {
                 [$carried, $why] = [$item, null];
             }

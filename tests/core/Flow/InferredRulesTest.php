@@ -23,6 +23,8 @@ final class InferredRulesTest extends TestCase
     #[TestWith(['1 31', 'all-limbs'])]
     #[TestWith(['1 2 14l 31', 'all-limbs'])]
     #[TestWith(['slip-lead exit', 'all-limbs'])]
+    #[TestWith(['1 *(2,14)', 'kickboxing'])]
+    #[TestWith(['1 *(2,32)', 'all-limbs'])]
     public function testNarrowestRulesThatAllowEveryLimbAreChosen(string $chain, string $rules): void
     {
         self::assertSame($rules, InferredRules::infer(Chains::read($chain)));

@@ -207,6 +207,8 @@ final class RulesTest extends TestCase
     #[TestWith(['youth', '(31)', false])]
     #[TestWith(['youth', '14h', true])]
     #[TestWith(['youth', '14b', false])]
+    #[TestWith(['youth', '1 *(2,14h)', true])]
+    #[TestWith(['youth', '1 *(2,14)', false])]
     #[TestWith(['beginners', '1 2 3', false])]
     public function testElbowsAndKicksToTheHeadAreNotForEveryGroup(string $group, string $chain, bool $matches): void
     {
