@@ -202,6 +202,7 @@ final class ChainParser
             $maySayChoice, 'or' === $word, 'freestyle' === $word => $this->readers->choice()->read($this->draft),
             isset(Vocabulary::BESIDE_A_STRIKE[$word]) => $this->readers->withMove()->read($this->clauseFrom),
             isset(Vocabulary::HEIGHTS[$word]) => $this->readers->target()->read(),
+            isset(Vocabulary::EFFORTS[$word]) => $this->readers->effortRow()->read(),
             default => false,
         };
     }

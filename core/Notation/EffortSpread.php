@@ -21,6 +21,8 @@ final class EffortSpread
     private ?Span $from = null;
     /** @var list<string> the names of the strikes for which it holds */
     private array $reached = [];
+    /** @var list<Effort> one for each strike that comes, where more than one was said */
+    private array $inTurn = [];
 
     public function __construct(private readonly Diagnostics $diagnostics)
     {
@@ -32,6 +34,18 @@ final class EffortSpread
         [$this->effort, $this->from, $this->reached] = [$effort, $span, [$first->strike->name]];
     }
 
+    /**
+     * Begins before the first strike is known: one effort holds for all that follow, several for one strike each.
+     *
+     * @param non-empty-list<Effort> $efforts
+     */
+    public function promise(array $efforts, Span $span): void
+    {
+        $this->end();
+        [$this->effort, $this->from, $this->reached] = [$efforts[0], $span, []];
+        $this->inTurn = \count($efforts) > 1 ? $efforts : [];
+    }
+
     /** Returns the strike with the effort that holds; one that has its own ends it. */
     public function over(StrikeItem $item, Span $span): StrikeItem
     {
@@ -40,14 +54,25 @@ final class EffortSpread
         }
         $this->reached[] = $item->strike->name;
         $this->from = $this->from->until($span);
+        if ([] === $this->inTurn) {
+            return $item->with(effort: $this->effort);
+        }
+        $effort = array_shift($this->inTurn);
+        if ([] === $this->inTurn) {
+            $this->diagnostics->note($this->from, t(
+                'One effort each for {strikes}.',
+                strikes: implode(', ', $this->reached),
+            ));
+            $this->from = null;
+        }
 
-        return $item->with(effort: $this->effort);
+        return $item->with(effort: $effort);
     }
 
     /** Ends it, and says how far it has reached. */
     public function end(): void
     {
-        if (null !== $this->from && \count($this->reached) > 1) {
+        if (null !== $this->from && [] === $this->inTurn && \count($this->reached) > 1) {
             $this->diagnostics->note($this->from, t(
                 '"{effort}" holds for {strikes}; a comma ends it.',
                 effort: $this->effort->word(),
@@ -55,5 +80,6 @@ final class EffortSpread
             ));
         }
         $this->from = null;
+        $this->inTurn = [];
     }
 }

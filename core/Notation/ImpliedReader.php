@@ -40,6 +40,7 @@ final readonly class ImpliedReader
             Vocabulary::COUNTER === $word => $this->counter(),
             isset(Vocabulary::SAME_HAND[$word]) => $this->sameHand(Vocabulary::SAME_HAND[$word]),
             isset(Vocabulary::OPPONENT[$word]) => $this->opponents(),
+            'under' === $word && isset(Vocabulary::ARTICLES[$this->tokens->word(1)]) => $this->opponents(),
             'switch-step' === $word => $this->switchStep(),
             default => false,
         };
@@ -157,7 +158,7 @@ final readonly class ImpliedReader
         return true;
     }
 
-    /** Reads "he jabs": that strike is the opponent's and no part of the chain. */
+    /** Reads "he jabs" and "kick under the jab": that strike is the opponent's and no part of the chain. */
     private function opponents(): bool
     {
         $index = $this->tokens->position();

@@ -155,7 +155,10 @@ final readonly class MovePhraseParser
             // "Slip right hand" is a slip and a right hand.
             $isHand = !$isBare && $strike->head->at === $tokens->at($index)?->span->at && $strike->next > $next;
 
-            return $isBare || ($asks && !$isHand) ? new FoundSide($side, $next) : null;
+            // "Pivot rear straight": who says lead and rear names the strike by it.
+            $isRoleOfStrike = !$isBare && $side instanceof Role && $strike->next > $next;
+
+            return $isBare || ($asks && !$isHand && !$isRoleOfStrike) ? new FoundSide($side, $next) : null;
         }
 
         return new FoundSide($side, 'side' === ($words[$next] ?? '') ? $next + 1 : $next);

@@ -49,6 +49,23 @@ final readonly class MoveReader
         }
     }
 
+    /** Adds the move that a strike was thrown off; without a side it goes where that strike needs it. */
+    public function addBefore(MovePhrase $phrase, StrikePhrase $thrown): void
+    {
+        $strike =
+            null !== $phrase->sides && null === $phrase->side && 1 === $phrase->times
+                ? $this->resolver->strikeOf($thrown, $this->draft->running, $this->draft->items)
+                : null;
+        $move = null === $strike ? null : $this->resolver->with($phrase, $this->draft->running, $strike);
+        if (null === $move) {
+            $this->add($phrase);
+
+            return;
+        }
+        $this->tokens->moveTo($phrase->next);
+        $this->draft->add(new MoveItem($move), $phrase->span);
+    }
+
     /** Reads "slip the jab" or "roll under the hook": the strike named belongs to the opponent and is not thrown. */
     private function opponents(): void
     {

@@ -363,15 +363,21 @@ final readonly class MoveResolver
                     ? new NextStrike($this->catalogue->strike('cross'), $moves)
                     : new NextStrike();
             }
-            $item = (new StrikeResolver(
-                $this->catalogue,
-                $this->vocabulary,
-                $this->numbering,
-                new Diagnostics(),
-            ))->resolve($strike, $running, $before);
 
-            return new NextStrike($item?->strike, $moves);
+            return new NextStrike($this->strikeOf($strike, $running, $before), $moves);
         }
+    }
+
+    /**
+     * Returns the strike of a phrase without a word about how it was read.
+     *
+     * @param list<Item> $before
+     */
+    public function strikeOf(StrikePhrase $phrase, Stance $running, array $before): ?Strike
+    {
+        return (new StrikeResolver($this->catalogue, $this->vocabulary, $this->numbering, new Diagnostics()))
+            ->resolve($phrase, $running, $before)
+            ?->strike;
     }
 
     /** Skips the opponent's strike in "slip the jab", which is not the next strike. */

@@ -136,7 +136,7 @@ final readonly class Reader
         return '' !== $chain
             && $chain !== $after
             && 1 === preg_match('/\p{L}/u', $before)
-            && 1 !== preg_match('/^\s*all\s/i', $before)
+            && 1 !== preg_match('/^\s*(all|everything)\s/i', $before)
             ? mb_strlen($text) - mb_strlen($chain)
             : 0;
     }

@@ -25,6 +25,7 @@ final class Readers
     private ?WithMoveReader $withMove = null;
     private ?TargetRowReader $target = null;
     private ?ImpliedReader $implied = null;
+    private ?EffortRowReader $effortRow = null;
 
     public function __construct(
         private readonly Catalogue $catalogue,
@@ -145,6 +146,18 @@ final class Readers
             strikes: $this->strikes,
             moves: $this->moves,
             strikeReader: $this->strike(),
+        );
+    }
+
+    public function effortRow(): EffortRowReader
+    {
+        return $this->effortRow ??= new EffortRowReader(
+            $this->tokens,
+            $this->diagnostics,
+            $this->draft,
+            $this->strikes,
+            new StrikeResolver($this->catalogue, $this->vocabulary, $this->numbering, new Diagnostics()),
+            $this->spread,
         );
     }
 

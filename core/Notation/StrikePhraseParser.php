@@ -140,10 +140,17 @@ final readonly class StrikePhraseParser
                 // A side without a noun is a straight of that hand, or a kick of that leg.
                 $stands = null !== $bare && !$modifiers->switch;
                 $both =
-                    $stands && 'and' === $word && isset(Vocabulary::SIDES[$words[$index + 1] ?? ''])
+                    $stands
+                    && ('and' === $word || TokenKind::Stop === $token?->kind)
+                    && isset(Vocabulary::SIDES[$words[$index + 1] ?? ''])
                         ? $this->parse($tokens, $index + 1)
                         : null;
-                if (true === $both?->inTurn) {
+                $sharesTarget =
+                    'and' === $word
+                    && self::BARE_SIDE === $both?->noun
+                    && null !== $both->targetWord
+                    && $both->head->at === ($tokens->at($index + 1)->span->at ?? -1);
+                if (true === $both?->inTurn || $sharesTarget) {
                     return $this->oneOfEach($tokens, $from, $bare, $both, $modifiers);
                 }
 
@@ -518,6 +525,10 @@ final readonly class StrikePhraseParser
             return true;
         }
         if (!isset($this->vocabulary->bases[$move->name]) && !$this->vocabulary->goesToASide($move->name)) {
+            return true;
+        }
+        if ($move->count > 1 && isset($this->vocabulary->nouns[$words[$side - 1] ?? ''])) {
+            // "Left hook right step out": a step of two words takes its side behind them.
             return true;
         }
         $after = $side + 1 + $move->count;

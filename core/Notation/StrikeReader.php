@@ -47,7 +47,7 @@ final readonly class StrikeReader
         foreach ($phrase->passedOver as $passedOver) {
             $this->diagnostics->passOver($passedOver);
         }
-        $this->offThe();
+        $this->offThe($phrase);
         $span = null === $sign ? $phrase->span : $sign->until($phrase->span);
         if ($phrase->switched) {
             $this->draft->add(new MoveItem($this->catalogue->move('switch')), $span);
@@ -63,11 +63,7 @@ final readonly class StrikeReader
             );
         }
         $times = $phrase->times;
-        $isOneOfBoth =
-            isset(Vocabulary::SIDES[$this->tokens->words[$index - 1] ?? ''])
-            || ('and' === ($this->tokens->words[$index - 1] ?? '')
-                && isset(Vocabulary::SIDES[$this->tokens->words[$index - 2] ?? '']));
-        if ($phrase->inTurn && 1 === $times && !$isOneOfBoth) {
+        if ($phrase->inTurn && 1 === $times && !$this->isSecondOfBoth($index, null !== $phrase->side)) {
             $this->diagnostics->note($phrase->span, t('More than one without a count is read as two.'));
             $times = 2;
         }
@@ -106,6 +102,19 @@ final readonly class StrikeReader
             $this->diagnostics->note($phrase->span, t('A check hook is read as a lead hook and a pivot.'));
             $this->draft->add(new MoveItem($this->catalogue->move('pivot-out')), $span);
         }
+    }
+
+    /** Tells whether the other side stands before it: "left and right hooks", "left low, right high kicks". */
+    private function isSecondOfBoth(int $index, bool $hasSide): bool
+    {
+        $words = $this->tokens->words;
+        --$index;
+        if ('and' === ($words[$index] ?? '') || ($hasSide && TokenKind::Stop === $this->tokens->at($index)?->kind)) {
+            --$index;
+            $index -= isset(Vocabulary::TARGETS[$words[$index] ?? '']) ? 1 : 0;
+        }
+
+        return isset(Vocabulary::SIDES[$words[$index] ?? '']);
     }
 
     /** Starts a row at the beginning of a chain with the lead side: "ten straights", "hook hook". */
@@ -186,7 +195,7 @@ final readonly class StrikeReader
     }
 
     /** Reads "left hook off the jab" and "knee from the clinch": what is named after the strike comes before it. */
-    private function offThe(): void
+    private function offThe(StrikePhrase $phrase): void
     {
         $index = $this->tokens->position();
         if (
@@ -196,13 +205,18 @@ final readonly class StrikeReader
             return;
         }
         $strike = $this->strikes->parse($this->tokens, $index + 2);
-        if (null === $strike && null === $this->moves->parse($this->tokens, $index + 2)) {
+        $move = null === $strike ? $this->moves->parse($this->tokens, $index + 2) : null;
+        if (null === $strike && null === $move) {
             return;
         }
         $before = $this->draft->last();
         $count = \count($this->draft->items);
         $this->tokens->moveTo($index + 2);
-        null === $strike ? $this->readers->move()->read() : $this->add($strike, false, false);
+        if (null !== $strike) {
+            $this->add($strike, false, false);
+        } else {
+            $this->readers->move()->addBefore($move, $phrase);
+        }
         if (
             $before instanceof StrikeItem
             && $count + 1 === \count($this->draft->items)
@@ -213,7 +227,7 @@ final readonly class StrikeReader
         }
         $this->diagnostics->note(
             $this->tokens->span($index, $this->tokens->position()),
-            t('The strike after "off" is thrown first.'),
+            t('What is named after "off" or "behind" comes first.'),
         );
     }
 }

@@ -121,9 +121,29 @@ final readonly class WithMoveReader
 
             return true;
         }
+        if ($item instanceof MoveItem && $this->moveWithStrikeBefore($item)) {
+            return true;
+        }
         $this->diagnostics->passOver($token->span);
 
         return true;
+    }
+
+    /** Reads "hook and pivot together": the last move goes with the strike before it. */
+    private function moveWithStrikeBefore(MoveItem $move): bool
+    {
+        $place = \count($this->draft->items) - 2;
+        $strike = $this->draft->items[$place] ?? null;
+        if (!$strike instanceof StrikeItem || $strike->joined || $strike->legUp) {
+            return false;
+        }
+        $spans = $this->draft->spans;
+        $both = $spans[$place]->until($spans[$place + 1]);
+
+        return $this->draft->rebuild(
+            [...\array_slice($this->draft->items, 0, $place), $move, $strike->with(joined: true)],
+            [...\array_slice($spans, 0, $place), $spans[$place + 1], $both],
+        );
     }
 
     /** Reads "in, jab, out" and "jab in and out": a step in, before the punches of its phrase. */
@@ -135,13 +155,18 @@ final readonly class WithMoveReader
         $next = $this->tokens->at($index + 1);
         $endsHere =
             null === $next || TokenKind::Stop === $next->kind || \in_array($next->word(), ['and', 'out', 'with'], true);
-        if ($index === $clause && $endsHere) {
+        $isPunchNext = null !== $this->strikes->parse($this->tokens, $index + 1);
+        if ($index === $clause && ($endsHere || $isPunchNext)) {
             $this->draft->add(new MoveItem($this->catalogue->move('step-in')), $token->span);
             $this->diagnostics->note($token->span, t('"in" is read as step in.'));
 
             return true;
         }
-        if (!$endsHere || !$last instanceof StrikeItem || 'straight' !== $last->strike->family) {
+        if (
+            (!$endsHere && !$isPunchNext)
+            || !$last instanceof StrikeItem
+            || 'straight' !== $last->strike->family
+        ) {
             $this->diagnostics->passOver($token->span);
 
             return true;
@@ -183,7 +208,7 @@ final readonly class WithMoveReader
         }
         $this->diagnostics->note(
             $this->tokens->span($index, $this->tokens->position()),
-            t('The strike after "off" is thrown first.'),
+            t('What is named after "off" or "behind" comes first.'),
         );
 
         return true;
