@@ -38,6 +38,7 @@ final class ChainParser
     private readonly Readers $readers;
     /** Place in the chain of the first item after the last comma. */
     private int $clauseItem = 0;
+    private string $text = '';
 
     /** @param list<Span> $passedOver what was taken out of the line before */
     public function __construct(
@@ -67,6 +68,7 @@ final class ChainParser
     /** @param string $text the whole line, for the words that were passed over */
     public function reading(string $text): Reading
     {
+        $this->text = $text;
         $this->chain();
         $this->readers->finish();
         if ([] === $this->draft->items && !$this->diagnostics->hasProblems()) {
@@ -271,7 +273,11 @@ final class ChainParser
         }
         $this->diagnostics->problem(
             $token->span,
-            t('"{excerpt}" is not a strike or a move.', excerpt: Diagnostics::excerpt($token->text)),
+            t(
+                '"{excerpt}" is not a strike or a move.',
+                // As it was typed, where the second stage has put another word in its place.
+                excerpt: Diagnostics::excerpt(mb_substr($this->text, $token->span->at, $token->span->length)),
+            ),
             t('a number, or words such as "lead hook body" or "slip left"'),
             $this->vocabulary->nearest($word),
         );

@@ -23,6 +23,8 @@ final class EffortSpread
     private array $reached = [];
     /** @var list<Effort> one for each strike that comes, where more than one was said */
     private array $inTurn = [];
+    /** Whether it was said apart from the first strike. */
+    private bool $isApart = false;
 
     public function __construct(private readonly Diagnostics $diagnostics)
     {
@@ -44,6 +46,7 @@ final class EffortSpread
         $this->end();
         [$this->effort, $this->from, $this->reached] = [$efforts[0], $span, []];
         $this->inTurn = \count($efforts) > 1 ? $efforts : [];
+        $this->isApart = true;
     }
 
     /** Returns the strike with the effort that holds; one that has its own ends it. */
@@ -72,7 +75,15 @@ final class EffortSpread
     /** Ends it, and says how far it has reached. */
     public function end(): void
     {
-        if (null !== $this->from && [] === $this->inTurn && \count($this->reached) > 1) {
+        if (null !== $this->from && [] !== $this->inTurn) {
+            $this->diagnostics->problem(
+                $this->from,
+                t('There are more efforts here than strikes after them.'),
+                t('as many strikes as efforts, or one effort'),
+            );
+        } elseif (null !== $this->from && [] === $this->reached) {
+            $this->diagnostics->passOver($this->from);
+        } elseif (null !== $this->from && ($this->isApart || \count($this->reached) > 1)) {
             $this->diagnostics->note($this->from, t(
                 '"{effort}" holds for {strikes}; a comma ends it.',
                 effort: $this->effort->word(),
@@ -81,5 +92,6 @@ final class EffortSpread
         }
         $this->from = null;
         $this->inTurn = [];
+        $this->isApart = false;
     }
 }

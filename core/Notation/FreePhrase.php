@@ -65,6 +65,19 @@ final readonly class FreePhrase
                 next: $next + 1,
             );
         }
+        $aim = $next + self::toThe($words, $next);
+        if (!$isFree && isset(Vocabulary::TARGETS[$words[$aim] ?? '']) && 'free' === ($words[$aim + 1] ?? '')) {
+            // "Five to the body of your choice".
+            return new self(
+                count: (int) $count,
+                target: Vocabulary::TARGETS[$words[$aim]],
+                effort: $effort,
+                names: false,
+                isCounted: true,
+                span: $tokens->span($index, $aim + 2),
+                next: $aim + 2,
+            );
+        }
         $isAlone = 'free' === $words[$index] && '' === $word && null === $tokens->numberAt($next);
         if (!$isFree || (null === $count && !$isNamed && !$isAlone)) {
             return null;
@@ -85,10 +98,20 @@ final readonly class FreePhrase
         return isset(Vocabulary::FREE[$next]) || 'free' === $next || ($isCounted && \in_array($next, ['', 'of'], true));
     }
 
+    /**
+     * Returns how many words "to the" has there.
+     *
+     * @param list<string> $words
+     */
+    private static function toThe(array $words, int $index): int
+    {
+        return 'to' === ($words[$index] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$index + 1] ?? '']) ? 2 : 1) : 0;
+    }
+
     private static function of(TokenStream $tokens, int $from, ?string $count, Effort $effort, int $next): self
     {
         $words = $tokens->words;
-        $skip = 'to' === ($words[$next] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$next + 1] ?? '']) ? 2 : 1) : 0;
+        $skip = self::toThe($words, $next);
         $target = Vocabulary::TARGETS[$words[$next + $skip] ?? ''] ?? null;
         if (null !== $target && ($skip > 0 || '' === ($words[$next + 1] ?? ''))) {
             $next += $skip + 1;

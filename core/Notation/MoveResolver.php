@@ -111,6 +111,10 @@ final readonly class MoveResolver
 
             return [];
         }
+        if (null !== $role && 'step-back' === $move->id && str_ends_with($phrase->said, ' out')) {
+            // "Slide out to the left" leaves to that side.
+            return [$this->catalogue->move('exit-'.$role->value)];
+        }
         if (null !== $role && null === $move->toward) {
             $this->diagnostics->note(
                 $phrase->span,

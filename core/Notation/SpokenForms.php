@@ -66,6 +66,14 @@ final readonly class SpokenForms
         $count = \count($tokens);
         for ($index = $first; $index < $count; $index += $length) {
             $length = $this->length($spoken, $index);
+            if (
+                $length > 1
+                && 'one' === $spoken[$index + $length - 1]
+                && TokenKind::Number === ($tokens[$index + $length] ?? null)?->kind
+            ) {
+                // "First one two" is "first" and a 1 2.
+                $length = isset($this->forms[$spoken[$index]]) ? 1 : 0;
+            }
             if ($leadsOn && 'with' === $words[$index]) {
                 // "Finish him with a low kick" joins nothing.
                 $passedOver[] = $tokens[$index]->span;

@@ -85,6 +85,10 @@ final readonly class StrikePhraseParser
                 $bare = $index;
                 $index = $side->next;
             } elseif (isset(Vocabulary::TARGETS[$word])) {
+                if ('leg' === $modifiers->targetWord && $bare === $index - 2 && 'leg' === $words[$index - 1]) {
+                    // "Left leg high": the leg is the limb.
+                    $modifiers->targetWord = null;
+                }
                 if (
                     null === $modifiers->targetWord
                     && 'and' === ($words[$index + 1] ?? '')
@@ -337,7 +341,7 @@ final readonly class StrikePhraseParser
 
         return isset(Vocabulary::SAME_HAND[$words[$index + $skip] ?? ''])
             && self::isLimbOrSide($words[$index + $skip + 1] ?? '')
-            && ($skip > 0 || \in_array($words[$index + 2] ?? '', ['', 'then', 'and'], true))
+            && ($skip > 0 || \in_array($words[$index + 2] ?? '', ['', 'then', 'and', 'leg-up'], true))
             ? $skip + 2
             : 0;
     }

@@ -43,6 +43,11 @@ final readonly class StrikeReader
     public function add(StrikePhrase $phrase, bool $feint, bool $joined, ?Span $sign = null): void
     {
         $index = $this->tokens->position();
+        $isSaidAfter = $phrase->legUp && 'leg-up' === ($this->tokens->words[$phrase->next - 1] ?? '');
+        if ($isSaidAfter && 1 === $phrase->times && !$this->followsALeg()) {
+            // "Low kick without putting it down, high kick": that is said of the kick that comes.
+            $phrase = $phrase->with(legUp: false, next: $phrase->next - 1);
+        }
         $this->tokens->moveTo($phrase->next);
         foreach ($phrase->passedOver as $passedOver) {
             $this->diagnostics->passOver($passedOver);
@@ -104,6 +109,13 @@ final readonly class StrikeReader
         }
     }
 
+    private function followsALeg(): bool
+    {
+        $last = $this->draft->last();
+
+        return $last instanceof StrikeItem && $last->isLegStrike();
+    }
+
     /** Tells whether the other side stands before it: "left and right hooks", "left low, right high kicks". */
     private function isSecondOfBoth(int $index, bool $hasSide): bool
     {
@@ -135,7 +147,10 @@ final readonly class StrikeReader
         $next = $this->strikes->parse($this->tokens, $this->pastStops($phrase->next));
         $isRow =
             ($phrase->inTurn && $times > 1)
-            || ($phrase->noun === $next?->noun && null === $next->side && 1 === $times && !$phrase->switched);
+            || ($phrase->noun === $next?->noun
+                && null === $next->side
+                && 1 === $times
+                && !$phrase->switched);
         if (!$isRow) {
             return $phrase;
         }

@@ -111,6 +111,8 @@ final readonly class WithMoveReader
         if ($item instanceof StrikeItem && $place > 0) {
             if (!$item->joined && !$this->draft->change($place, $item->with(joined: true))) {
                 $this->diagnostics->note($token->span, t('These two cannot land together; they follow each other.'));
+            } else {
+                $this->draft->widen($token->span);
             }
 
             return true;
@@ -122,6 +124,8 @@ final readonly class WithMoveReader
             return true;
         }
         if ($item instanceof MoveItem && $this->moveWithStrikeBefore($item)) {
+            $this->draft->widen($token->span);
+
             return true;
         }
         $this->diagnostics->passOver($token->span);
