@@ -308,11 +308,16 @@ final class ChainParser
     private function repeatClause(int $times, int $from, int $to, int $next): void
     {
         $written = $this->tokens->text($from, $to);
-        $this->draft->repeatFrom($this->clauseItem, $times - 1);
+        $first = $this->draft->items[$this->clauseItem] ?? null;
+        $isHeld = $first instanceof MoveItem && 'clinch' === $first->move->id;
+        // "Clinch and knee twice": who holds on does not take hold again.
+        $this->draft->repeatFrom($this->clauseItem + ($isHeld ? 1 : 0), $times - 1);
         $last = $this->draft->last();
         $this->diagnostics->note(
             $this->tokens->span($from, $next),
-            t('"{excerpt}" is read {times} times, all of it.', excerpt: Diagnostics::excerpt($written), times: $times),
+            $isHeld
+                ? t('What follows the clinch is read {times} times.', times: $times)
+                : t('"{excerpt}" is read {times} times, all of it.', excerpt: Diagnostics::excerpt($written), times: $times),
             [
                 '['.$written.']x'.$times,
                 ...$last instanceof StrikeItem

@@ -88,6 +88,12 @@ final readonly class ImpliedReader
             && null === $this->strikes->parse($this->tokens, $this->tokens->position());
         if ($isAimed) {
             $this->tokens->take();
+        } elseif (null !== ($his = $this->answered())) {
+            $this->tokens->moveTo($his->next + 1);
+            $this->diagnostics->note($his->span, t('This strike belongs to the opponent, not to the chain.'));
+            $this->diagnostics->passOver($token->span);
+
+            return true;
         } elseif (null !== $next && TokenKind::Stop !== $next->kind && 'then' !== $next->word()) {
             $this->diagnostics->passOver($token->span);
 
@@ -108,6 +114,16 @@ final readonly class ImpliedReader
         }
 
         return true;
+    }
+
+    /** Returns the opponent's strike of "counter the jab with a cross". */
+    private function answered(): ?StrikePhrase
+    {
+        $index = $this->tokens->position();
+        $index += isset(Vocabulary::ARTICLES[$this->tokens->words[$index] ?? '']) ? 1 : 0;
+        $his = $this->strikes->parse($this->tokens, $index);
+
+        return null !== $his && 'with' === ($this->tokens->words[$his->next] ?? '') ? $his : null;
     }
 
     /** Reads "switch step, lead leg kick": the kick of the leg that has just switched to the rear; else a switch. */

@@ -393,6 +393,13 @@ final readonly class MoveResolver
             ? $this->strikes->parse($this->tokens, $article + 1)
             : null;
 
+        if (
+            isset(Vocabulary::ARTICLES[$words[$article] ?? ''])
+            && Vocabulary::COUNTER === ($words[$article + 1] ?? '')
+        ) {
+            // "Slip the counter".
+            return $article + 2;
+        }
         if (null === $strike && null !== ($bare = $this->strikes->parse($this->tokens, $article))) {
             // "Block low kick, return": named without an article, it is the opponent's only before an answer.
             $strike = Vocabulary::COUNTER === ($words[$bare->next] ?? '') ? $bare : null;

@@ -6,6 +6,7 @@ namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
@@ -219,6 +220,11 @@ final readonly class StrikeResolver
         }
         if (null !== $phrase->sameHand && null !== $last) {
             return $phrase->sameHand ? $last->role : $last->role->other();
+        }
+        $move = $before[\count($before) - 1] ?? null;
+        if (null !== $phrase->sameHand && $move instanceof MoveItem && null !== $move->move->toward) {
+            // "Check, kick back with the same leg".
+            return $phrase->sameHand ? $move->move->toward : $move->move->toward->other();
         }
         $lead = $this->catalogue->inFamily($family, Role::Lead);
         $rear = $this->catalogue->inFamily($family, Role::Rear);
