@@ -26,6 +26,7 @@ final class SpokenTest extends TestCase
     {
         yield from self::lines('spoken');
         yield from self::lines('spoken-more');
+        yield from self::lines('said-more');
     }
 
     /**
