@@ -57,7 +57,7 @@ final readonly class DefaultRole
             return new self(
                 $catalogue->roleWith(StrikeTrait::UsualFirst, $family) ?? Role::Lead,
                 t('as usual at the start'),
-                str_ends_with($family, 'elbow'),
+                'hook' !== $family,
             );
         }
         $afterJab = $catalogue->roleWith(StrikeTrait::UsualAfterJab, $family);

@@ -65,6 +65,17 @@ final class Diagnostics
         $this->notes[] = new Note($span->at, $span->length, $message, $choices);
     }
 
+    /** Takes the choices from what was noted from that place on, where another note offers them. */
+    public function withoutChoicesFrom(Span $span): void
+    {
+        $this->notes = array_map(
+            static fn (Note $note): Note => $note->at < $span->at
+                ? $note
+                : new Note($note->at, $note->length, $note->message),
+            $this->notes,
+        );
+    }
+
     public function hasProblems(): bool
     {
         return [] !== $this->problems;

@@ -43,7 +43,10 @@ final readonly class EffortRowReader
             return false;
         }
         $named = $this->silentResolver->resolve($phrase, $this->draft->running, $this->draft->items);
-        foreach (null === $named ? [] : array_reverse($this->draft->strikes()) as $place) {
+        if (null === $named) {
+            return false;
+        }
+        foreach (array_reverse($this->draft->strikes()) as $place) {
             $item = $this->draft->items[$place];
             if ($item instanceof StrikeItem && !$item->feint && $this->isNamed($item->strike, $phrase, $named->strike)) {
                 $this->draft->change($place, $item->with(effort: Vocabulary::EFFORTS[$this->tokens->word()]));
@@ -82,7 +85,7 @@ final readonly class EffortRowReader
         $isApart = $this->isStop($next);
         $next += $isApart ? 1 : 0;
         $isWhole = \count($efforts) > 1 ? !$this->isBroken($from, $next) || $isApart : $isApart;
-        if (!$isWhole || [] !== $this->draft->items || null === $this->strikes->parse($this->tokens, $next)) {
+        if ([] === $efforts || !$isWhole || [] !== $this->draft->items || null === $this->strikes->parse($this->tokens, $next)) {
             return false;
         }
         $this->spread->promise($efforts, $this->tokens->span($from, $next));

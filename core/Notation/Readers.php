@@ -156,9 +156,15 @@ final class Readers
             $this->diagnostics,
             $this->draft,
             $this->strikes,
-            new StrikeResolver($this->catalogue, $this->vocabulary, $this->numbering, new Diagnostics()),
+            $this->silentResolver(),
             $this->spread,
         );
+    }
+
+    /** Returns one that says nothing of how it reads a strike. */
+    public function silentResolver(): StrikeResolver
+    {
+        return new StrikeResolver($this->catalogue, $this->vocabulary, $this->numbering, new Diagnostics());
     }
 
     /** Ends what holds up to the end of the line, and applies what was said of all of it. */

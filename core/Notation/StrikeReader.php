@@ -73,7 +73,10 @@ final readonly class StrikeReader
             $times = 2;
         }
         $phrase = $this->beginsRow($phrase, $times);
+        $isRow = $phrase->inTurn && $times > 1 && null === $phrase->side;
+        $resolver = $isRow ? $this->readers->silentResolver() : $this->resolver;
         $first = null;
+        $row = [];
         for ($time = 0; $time < $times; ++$time) {
             if (null === $first || $phrase->inTurn) {
                 $first = $this->resolved(
@@ -84,11 +87,22 @@ final readonly class StrikeReader
                     $feint,
                     $joined && 0 === $time,
                     $span,
+                    $resolver,
                 );
+                if (null === $first && $isRow) {
+                    // Once more for the problem that it leaves.
+                    $this->resolver->resolve($phrase, $this->draft->running, $this->draft->items);
+                }
             } elseif ($phrase->legUp) {
                 $first = $first->with(legUp: true);
             } elseif (null !== $phrase->secondTarget) {
-                $first = $this->resolved($phrase->withRole($first->strike->role)->second(), $feint, false, $span);
+                $first = $this->resolved(
+                    $phrase->withRole($first->strike->role)->second(),
+                    $feint,
+                    false,
+                    $span,
+                    $resolver,
+                );
             } else {
                 $first = $first->with(joined: false);
             }
@@ -99,9 +113,21 @@ final readonly class StrikeReader
             if (!$this->draft->add($first, $span)) {
                 return;
             }
+            $row[] = $first;
             if ($phrase->effortLeads && 0 === $time && !$first->feint) {
                 $this->readers->spread->begin($first->effort, $first, $span);
             }
+        }
+        if ($isRow && [] !== $row) {
+            $whole = new CountedRow($row, $this->catalogue);
+            $this->diagnostics->note(
+                $phrase->span,
+                $whole->message(),
+                array_map(
+                    fn (string $text): string => $this->tokens->apart($text, $index, $phrase->next),
+                    $whole->choices(),
+                ),
+            );
         }
         if (Vocabulary::CHECK_HOOK === $phrase->noun) {
             $this->diagnostics->note($phrase->span, t('A check hook is read as a lead hook and a pivot.'));
@@ -145,13 +171,11 @@ final readonly class StrikeReader
             return $phrase;
         }
         $next = $this->strikes->parse($this->tokens, $this->pastStops($phrase->next));
-        $isRow =
-            ($phrase->inTurn && $times > 1)
-            || ($phrase->noun === $next?->noun
-                && null === $next->side
-                && 1 === $times
-                && !$phrase->switched);
-        if (!$isRow) {
+        if ($phrase->inTurn && $times > 1) {
+            // Only the first is settled; the others follow in turn.
+            return $phrase->with(startsWith: Role::Lead);
+        }
+        if ($phrase->noun !== $next?->noun || null !== $next->side || 1 !== $times || $phrase->switched) {
             return $phrase;
         }
         $this->diagnostics->note($phrase->span, t('Several of the same strike alternate, the lead side first.'), [
@@ -159,7 +183,6 @@ final readonly class StrikeReader
             'rear '.$phrase->noun,
         ]);
 
-        // Only the first is settled; the others follow in turn.
         return $phrase->with(startsWith: Role::Lead);
     }
 
@@ -175,9 +198,14 @@ final readonly class StrikeReader
         return $index;
     }
 
-    private function resolved(StrikePhrase $phrase, bool $feint, bool $joined, Span $span): ?StrikeItem
-    {
-        $item = $this->resolver->resolve($phrase, $this->draft->running, $this->draft->items);
+    private function resolved(
+        StrikePhrase $phrase,
+        bool $feint,
+        bool $joined,
+        Span $span,
+        StrikeResolver $resolver,
+    ): ?StrikeItem {
+        $item = $resolver->resolve($phrase, $this->draft->running, $this->draft->items);
         if (!$feint && !$joined && !$phrase->legUp) {
             return $item;
         }

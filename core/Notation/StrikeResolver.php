@@ -6,8 +6,8 @@ namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\Landing;
+use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Role;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\InvalidChain;
+use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
@@ -81,8 +82,12 @@ final readonly class TargetRowReader
             $isSame
                 ? t('A second target is read as the {strike} again.', strike: $strike->name)
                 : t('A target without a strike is read as {strike}: the sides alternate.', strike: $strike->name),
-            array_map(
-                static fn (string $name): string => $name.' to the '.$target->word(),
+            isset(Vocabulary::HEIGHTS[$token->word()]) ? [] : array_map(
+                fn (string $name): string => $this->tokens->apart(
+                    $name.' to the '.$target->word(),
+                    $index,
+                    $index + 1,
+                ),
                 null === $other ? [$strike->name] : [$strike->name, $other->name],
             ),
         );
@@ -124,6 +129,7 @@ final readonly class TargetRowReader
         ) {
             array_unshift($places, $places[0] - 1);
         }
+        $row = $places;
         $number = \count($places);
         $isApart = TokenKind::Stop === $this->tokens->at($index - 1)?->kind;
         $targets = [];
@@ -152,9 +158,16 @@ final readonly class TargetRowReader
             }
             $this->draft->change($place, $item->by($item->strike, $target));
         }
+        $from = $this->draft->spans[$row[0]];
+        $aimed = array_values(array_filter(
+            array_intersect_key($this->draft->items, array_flip($row)),
+            static fn (Item $item): bool => $item instanceof StrikeItem,
+        ));
+        $this->diagnostics->withoutChoicesFrom($from);
         $this->diagnostics->note(
-            $this->tokens->span($this->tokens->position(), $index),
+            $from->until($this->tokens->span($this->tokens->position(), $index)),
             t('These are read as the targets of the repeated strike before them, one each.'),
+            [] === $aimed ? [] : (new CountedRow($aimed, $this->catalogue))->choices(),
         );
         $this->tokens->moveTo($index);
 

@@ -102,6 +102,20 @@ final class TokenStream
         return $this->tokens[$from]->span->until($this->tokens[$to - 1]->span);
     }
 
+    /** Returns a text with the commas that it needs in the place of the tokens from one position to before the other. */
+    public function apart(string $text, int $from, int $next): string
+    {
+        return ($this->isPhrase($from - 1) ? ', ' : '').$text.($this->isPhrase($next) ? ',' : '');
+    }
+
+    private function isPhrase(int $position): bool
+    {
+        $kind = $this->at($position)?->kind;
+
+        return TokenKind::Number === $kind
+            || (TokenKind::Word === $kind && !isset(Vocabulary::FILLERS[$this->words[$position]]));
+    }
+
     public function whole(): Span
     {
         return [] === $this->tokens ? new Span(0, 0) : $this->span(0, \count($this->tokens));

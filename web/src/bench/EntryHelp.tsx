@@ -65,7 +65,7 @@ export function EntryHelp({ checked, problems, isUnfinished, onCorrect, onPlan }
               {note.message}{" "}
               {note.choices.map((choice) => (
                 <button key={choice} type="button" className="chip" onClick={() => onCorrect(note, choice)}>
-                  {choice}
+                  {withoutEdges(choice)}
                 </button>
               ))}
             </span>
@@ -82,4 +82,9 @@ export function EntryHelp({ checked, problems, isUnfinished, onCorrect, onPlan }
       )}
     </div>
   );
+}
+
+/** Leaves out the commas that part a choice from its neighbours in the line. */
+function withoutEdges(choice: string): string {
+  return choice.replace(/^, |,$/g, "");
 }
