@@ -17,6 +17,7 @@ use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Plan\PlanProblem;
@@ -40,6 +41,7 @@ final readonly class PlanCheck
         private CombinationTable $combinations,
         private LineRenderer $lines,
         private Check $check,
+        private Reader $reader,
     ) {
     }
 
@@ -49,6 +51,7 @@ final readonly class PlanCheck
             array_map(static fn (GymSet $set): HouseRules => $set->rules, $this->rules->all()),
             array_map(static fn (GymNumbering $one): Numbering => $one->numbering, $this->numberings->all()),
             $this->advice->advice(),
+            $this->reader,
         );
     }
 

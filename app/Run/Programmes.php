@@ -48,7 +48,7 @@ final class Programmes extends ServiceEntityRepository
         $plan = $reader->read($content)->plan;
         $changes = new Amendments();
         foreach ($amendments as $stored) {
-            $change = $stored->amendment($plan);
+            $change = $stored->amendment($plan, $reader->lines);
             $changes = null === $change ? $changes : $changes->and($change);
         }
 

@@ -19,6 +19,7 @@ use Periplus\App\Voice\Clips;
 use Periplus\App\Wall\Push;
 use Periplus\App\Wall\Wall;
 use Periplus\App\Wall\Walls;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Run\ClockCommands;
 use Periplus\Core\Session\Run\CommandKind;
@@ -63,6 +64,7 @@ final readonly class RunControl
         private AuditLog $audit,
         private ManagerRegistry $registry,
         private LoggerInterface $logger,
+        private Reader $reader,
         /** @var iterable<RunObserver> */
         #[AutowireIterator(RunObserver::class)]
         private iterable $observers,
@@ -300,6 +302,7 @@ final readonly class RunControl
         $with = null === $request->chain ? null : StoredAmendment::combination(
             $request->chain,
             $programme->plan,
+            $this->reader,
             id: $request->combinationId,
         )
             ?? throw new Invalid(t('“{chain}” cannot be read in the numbers of this session.', chain: $request->chain));

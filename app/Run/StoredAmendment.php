@@ -74,10 +74,10 @@ final readonly class StoredAmendment
     }
 
     /** Returns the change for that plan; null when its combination cannot be read. */
-    public function amendment(SessionPlan $plan): ?Amendment
+    public function amendment(SessionPlan $plan, Reader $reader): ?Amendment
     {
         $place = new Place($this->block, $this->round, $this->repeat, $this->set);
-        $with = null === $this->chain ? null : self::combination($this->chain, $plan, $this->name, $this->id);
+        $with = null === $this->chain ? null : self::combination($this->chain, $plan, $reader, $this->name, $this->id);
 
         return match ($this->kind) {
             AmendmentKind::Longer => Amendment::longer($place, $this->at, $this->seconds),
@@ -95,10 +95,11 @@ final readonly class StoredAmendment
     public static function combination(
         string $text,
         SessionPlan $plan,
+        Reader $reader,
         ?string $name = null,
         ?int $id = null,
     ): ?PlannedCombination {
-        $chain = Reader::builtIn()->read($text, $plan->numbering, Stance::Orthodox)->chain;
+        $chain = $reader->read($text, $plan->numbering, Stance::Orthodox)->chain;
 
         return null === $chain ? null : new PlannedCombination(
             $text,

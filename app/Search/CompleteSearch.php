@@ -6,6 +6,7 @@ namespace Periplus\App\Search;
 
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
+use Periplus\App\Words\GymWords;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Search\SearchReader;
 use Periplus\Core\Technique\Catalogue;
@@ -15,7 +16,7 @@ use function Periplus\Core\Language\t;
 /** Runs a search for paper and files, which must be understood completely. */
 final readonly class CompleteSearch
 {
-    public function __construct(private CombinationQuery $query, private Catalogue $catalogue)
+    public function __construct(private CombinationQuery $query, private Catalogue $catalogue, private GymWords $words)
     {
     }
 
@@ -26,7 +27,7 @@ final readonly class CompleteSearch
      */
     public function all(SearchRequest $list, Numbering $numbering): array
     {
-        $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
+        $search = (new SearchReader($numbering, $this->catalogue, $this->words->glue()))->read($list->q);
         if (!$search->isUnderstood()) {
             throw new Invalid(
                 t(

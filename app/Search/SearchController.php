@@ -11,6 +11,7 @@ use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Combination\ListedCombination;
 use Periplus\App\Http\PlainText;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Words\GymWords;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -34,6 +35,7 @@ final readonly class SearchController
         private GymNumberings $numberings,
         private Catalogue $catalogue,
         private Reader $reader,
+        private GymWords $words,
     ) {
     }
 
@@ -43,7 +45,7 @@ final readonly class SearchController
         #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(),
     ): JsonResponse {
         $numbering = $this->numberings->forUser($user);
-        $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
+        $search = (new SearchReader($numbering, $this->catalogue, $this->words->glue()))->read($list->q);
         // Text that is not understood is not ignored: nothing is found until it is corrected.
         $found = $search->isUnderstood() ? $this->query->page($search->clauses, $list) : new FoundPage([], 0);
         [$ids, $total] = [$found->ids, $found->total];

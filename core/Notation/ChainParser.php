@@ -271,15 +271,18 @@ final class ChainParser
 
             return;
         }
+        // The second stage may have put another word in its place.
+        $typed = mb_substr($this->text, $token->span->at, $token->span->length);
+        $isPassable = mb_strtolower($typed) === $word && null === Glue::problem($word, $this->vocabulary);
         $this->diagnostics->problem(
             $token->span,
             t(
                 '"{excerpt}" is not a strike or a move.',
-                // As it was typed, where the second stage has put another word in its place.
-                excerpt: Diagnostics::excerpt(mb_substr($this->text, $token->span->at, $token->span->length)),
+                excerpt: Diagnostics::excerpt($typed),
             ),
             t('a number, or words such as "lead hook body" or "slip left"'),
             $this->vocabulary->nearest($word),
+            unknownWord: $isPassable ? $word : null,
         );
     }
 
@@ -317,7 +320,11 @@ final class ChainParser
             $this->tokens->span($from, $next),
             $isHeld
                 ? t('What follows the clinch is read {times} times.', times: $times)
-                : t('"{excerpt}" is read {times} times, all of it.', excerpt: Diagnostics::excerpt($written), times: $times),
+                : t(
+                    '"{excerpt}" is read {times} times, all of it.',
+                    excerpt: Diagnostics::excerpt($written),
+                    times: $times,
+                ),
             [
                 '['.$written.']x'.$times,
                 ...$last instanceof StrikeItem

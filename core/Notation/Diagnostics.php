@@ -41,6 +41,7 @@ final class Diagnostics
      * @param string $expected what would be valid there
      * @param list<string> $nearest texts that would be accepted in its place, nearest first
      * @param string|null $drill the drill that does what was asked for there
+     * @param string|null $unknownWord a word that a gym may pass over
      */
     public function problem(
         Span $span,
@@ -48,14 +49,16 @@ final class Diagnostics
         string $expected,
         array $nearest = [],
         ?string $drill = null,
+        ?string $unknownWord = null,
     ): void {
         $this->problems[] = new ReadingProblem(
-            $span->at,
-            $span->length,
-            $message,
-            $expected,
-            array_values(array_unique($nearest)),
-            $drill,
+            at: $span->at,
+            length: $span->length,
+            message: $message,
+            expected: $expected,
+            nearest: array_values(array_unique($nearest)),
+            drill: $drill,
+            unknownWord: $unknownWord,
         );
     }
 

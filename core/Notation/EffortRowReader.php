@@ -48,7 +48,11 @@ final readonly class EffortRowReader
         }
         foreach (array_reverse($this->draft->strikes()) as $place) {
             $item = $this->draft->items[$place];
-            if ($item instanceof StrikeItem && !$item->feint && $this->isNamed($item->strike, $phrase, $named->strike)) {
+            if (
+                $item instanceof StrikeItem
+                && !$item->feint
+                && $this->isNamed($item->strike, $phrase, $named->strike)
+            ) {
                 $this->draft->change($place, $item->with(effort: Vocabulary::EFFORTS[$this->tokens->word()]));
                 $this->diagnostics->note(
                     $this->tokens->span($from, $phrase->next),
@@ -85,7 +89,8 @@ final readonly class EffortRowReader
         $isApart = $this->isStop($next);
         $next += $isApart ? 1 : 0;
         $isWhole = \count($efforts) > 1 ? !$this->isBroken($from, $next) || $isApart : $isApart;
-        if ([] === $efforts || !$isWhole || [] !== $this->draft->items || null === $this->strikes->parse($this->tokens, $next)) {
+        $isBegin = [] === $this->draft->items && null !== $this->strikes->parse($this->tokens, $next);
+        if ([] === $efforts || !$isWhole || !$isBegin) {
             return false;
         }
         $this->spread->promise($efforts, $this->tokens->span($from, $next));

@@ -15,6 +15,8 @@ final class HearingData
 {
     /** @var array<string, true> words and phrases that carry nothing */
     public array $glue = [];
+    /** @var list<GlueGroup> the same, by kind */
+    public array $groups = [];
     /** @var array<string, string> phrase to the words in its place; empty where it is passed over */
     public array $means = [];
     /** @var array<string, string> phrase to the drill that does what it says */
@@ -39,6 +41,7 @@ final class HearingData
         $read = new self();
         foreach ($data['glue'] as $group) {
             $read->glue += array_fill_keys($group['words'], true);
+            $read->groups[] = new GlueGroup($group['group'], $group['words']);
         }
         foreach ($data['drills'] as $drill) {
             $read->drills += array_fill_keys($drill['words'], $drill['drill']);

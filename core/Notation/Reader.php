@@ -14,22 +14,25 @@ use function Periplus\Core\Language\t;
  * Reads a chain typed in numbers, words or both. It does not stop at the first mistake: every problem has its place,
  * what was expected and the nearest accepted text.
  */
-final readonly class Reader
+final class Reader
 {
     /** Maximum length in Unicode characters; every chain in parity numbering is shorter. */
     public const MAX_LENGTH = 1000;
 
-    private Vocabulary $vocabulary;
-    private StrikePhraseParser $strikes;
-    private MovePhraseParser $moves;
-    private SpokenForms $forms;
+    private readonly Vocabulary $vocabulary;
+    private readonly StrikePhraseParser $strikes;
+    private readonly MovePhraseParser $moves;
+    /** Made for the words that were passed over then. */
+    private ?SpokenForms $forms = null;
 
-    public function __construct(private Catalogue $catalogue)
-    {
+    /** @param GlueSource $words says what is passed over in the gym */
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly GlueSource $words = new Glue(),
+    ) {
         $this->vocabulary = new Vocabulary($catalogue);
         $this->strikes = new StrikePhraseParser($this->vocabulary);
         $this->moves = new MovePhraseParser($this->vocabulary, $this->strikes);
-        $this->forms = new SpokenForms($this->vocabulary);
     }
 
     public static function builtIn(): self
@@ -95,7 +98,7 @@ final readonly class Reader
         }
 
         $name = $this->name($text);
-        $heard = $this->forms->heard(Lexer::tokens(mb_substr($text, $name), $name));
+        $heard = $this->forms()->heard(Lexer::tokens(mb_substr($text, $name), $name));
         $reading = (new ChainParser(
             catalogue: $this->catalogue,
             vocabulary: $this->vocabulary,
@@ -119,6 +122,16 @@ final readonly class Reader
                 ])
                 : new Note(0, $name, t('"{excerpt}" is read as a name.', excerpt: Diagnostics::excerpt($before))),
         );
+    }
+
+    private function forms(): SpokenForms
+    {
+        $glue = $this->words->glue();
+        if (null === $this->forms || $this->forms->glue !== $glue) {
+            $this->forms = new SpokenForms($this->vocabulary, $glue);
+        }
+
+        return $this->forms;
     }
 
     /** Returns the length of a name before the chain, with its colon: "Sea gate: 1 2 3", or of the number of a list. */

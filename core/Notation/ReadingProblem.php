@@ -14,6 +14,7 @@ final readonly class ReadingProblem
      * @param string $expected what would be valid there
      * @param list<string> $nearest texts that would be accepted in its place, nearest first
      * @param string|null $drill the drill that does what was asked for there
+     * @param string|null $unknownWord a word that nothing is known of, and that a gym may pass over
      */
     public function __construct(
         public int $at,
@@ -22,6 +23,7 @@ final readonly class ReadingProblem
         public string $expected,
         public array $nearest = [],
         public ?string $drill = null,
+        public ?string $unknownWord = null,
     ) {
     }
 }

@@ -21,10 +21,10 @@ final readonly class SpokenForms
     /** @var array<string, int> how many words the longest phrase has that begins with that word */
     private array $longest;
 
-    public function __construct(private Vocabulary $vocabulary)
+    public function __construct(private Vocabulary $vocabulary, public Glue $glue = new Glue())
     {
         $data = HearingData::read();
-        $forms = $data->means + array_fill_keys(array_keys($data->glue), '');
+        $forms = $data->means + array_fill_keys(array_keys($glue->phrases()), '');
         foreach ($data->drills as $phrase => $drill) {
             $forms[$phrase] = self::DRILL.$drill;
         }

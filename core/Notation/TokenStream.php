@@ -102,7 +102,7 @@ final class TokenStream
         return $this->tokens[$from]->span->until($this->tokens[$to - 1]->span);
     }
 
-    /** Returns a text with the commas that it needs in the place of the tokens from one position to before the other. */
+    /** Returns a text with the commas that it needs in the place of the tokens from one position to another. */
     public function apart(string $text, int $from, int $next): string
     {
         return ($this->isPhrase($from - 1) ? ', ' : '').$text.($this->isPhrase($next) ? ',' : '');

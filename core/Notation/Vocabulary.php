@@ -357,6 +357,37 @@ final readonly class Vocabulary
         return isset($this->toASide[$move]);
     }
 
+    /** Tells whether a word or phrase says which strike or move, which side, where, how hard or how often. */
+    public function carries(string $phrase): bool
+    {
+        $words = explode(' ', strtolower($phrase));
+
+        return \count($words) === ($this->noun($words, 0)->count ?? 0)
+            || \count($words) === ($this->move($words, 0)->count ?? 0)
+            || isset(self::SIDES[$phrase])
+            || isset(self::TARGETS[$phrase])
+            || isset(self::EFFORTS[$phrase])
+            || isset(self::NUMBERS[$phrase])
+            || isset(self::REPEATS[$phrase])
+            || isset(self::REPEATS_AFTER[$phrase])
+            || isset(self::FEINT[$phrase])
+            || isset(self::CHOICE[$phrase])
+            || isset(self::HEIGHTS[$phrase])
+            || isset(self::BEATS[$phrase])
+            || 1 === preg_match('/^\d/', $phrase);
+    }
+
+    /** Tells whether a word joins the parts of a line, and is needed where it stands. */
+    public function joins(string $word): bool
+    {
+        return isset(self::FILLERS[$word])
+            || isset(self::BESIDE_A_STRIKE[$word])
+            || isset(self::OPPONENT[$word])
+            || isset(self::UNDER[$word])
+            || isset(self::LIMBS[$word])
+            || \in_array($word, ['with', 'or', 'on', 'at', 'all', 'both', 'again', self::COUNTER], true);
+    }
+
     /** Tells whether the noun is a strike of the leg. */
     public function isOfLeg(string $noun): bool
     {

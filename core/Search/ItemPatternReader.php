@@ -8,6 +8,7 @@ use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Notation\Diagnostics;
+use Periplus\Core\Notation\Glue;
 use Periplus\Core\Notation\Lexer;
 use Periplus\Core\Notation\MovePhraseParser;
 use Periplus\Core\Notation\Numbering;
@@ -60,12 +61,15 @@ final readonly class ItemPatternReader
     private MovePhraseParser $moves;
     private SpokenForms $forms;
 
-    public function __construct(private Numbering $numbering, private Catalogue $catalogue)
-    {
+    public function __construct(
+        private Numbering $numbering,
+        private Catalogue $catalogue,
+        Glue $glue = new Glue(),
+    ) {
         $this->vocabulary = new Vocabulary($catalogue);
         $this->strikes = new StrikePhraseParser($this->vocabulary, self::LIMBS + self::ANY);
         $this->moves = new MovePhraseParser($this->vocabulary, $this->strikes);
-        $this->forms = new SpokenForms($this->vocabulary);
+        $this->forms = new SpokenForms($this->vocabulary, $glue);
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Periplus\Core\Search;
 use Periplus\Core\Combination\Contact;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\Notation\Glue;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Technique\Catalogue;
@@ -79,9 +80,10 @@ final readonly class SearchReader
 
     private ItemPatternReader $patterns;
 
-    public function __construct(private Numbering $numbering, Catalogue $catalogue)
+    /** @param Glue $glue what is passed over in the gym */
+    public function __construct(private Numbering $numbering, Catalogue $catalogue, Glue $glue = new Glue())
     {
-        $this->patterns = new ItemPatternReader($numbering, $catalogue);
+        $this->patterns = new ItemPatternReader($numbering, $catalogue, $glue);
     }
 
     public function read(string $text): SearchQuery

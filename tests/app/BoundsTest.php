@@ -35,6 +35,7 @@ final class BoundsTest extends ApiTestCase
             'fallen[0]',
         ];
         yield 'reminders' => ['PUT', '/api/advice/reminders', ['reminders' => [null]], 'reminders[0]'];
+        yield 'passed-over words' => ['PUT', '/api/passed-over-words', ['own' => [null], 'kept' => []], 'own[0]'];
         yield 'what was shown' => [
             'POST',
             '/api/screens/'.self::NO_KEY.'/shown',

@@ -104,6 +104,8 @@ final class RolesTest extends ApiTestCase
         'GET /api/advice' => [401, 200, 200],
         'PUT /api/advice/reminders' => [401, 403, 200],
         'PUT /api/advice/exercises' => [401, 403, 200],
+        'GET /api/passed-over-words' => [401, 200, 200],
+        'PUT /api/passed-over-words' => [401, 403, 200],
         'GET /api/courses' => [401, 200, 200],
         'POST /api/courses' => [401, 403, 201],
         'PUT /api/courses/{id}' => [401, 403, 404],
@@ -333,6 +335,7 @@ final class RolesTest extends ApiTestCase
             str_starts_with($path, '/api/backups') => null,
             '/api/advice/reminders' === $path => ['reminders' => null],
             '/api/advice/exercises' === $path => ['exercises' => null],
+            '/api/passed-over-words' === $path => ['own' => [], 'kept' => []],
             '/api/views' === $path => ['name' => 'Mine', 'address' => 'q=liver'],
             '/api/numberings/preview' === $path, '/api/numberings/{id}' === $path => [
                 'name' => 'Ours',

@@ -48,6 +48,17 @@ final class UndoFromAuditLogTest extends ApiTestCase
         self::assertSame('male', $this->ask('GET', '/api/voice')->body['voice']);
     }
 
+    public function testPassedOverWordsGoBack(): void
+    {
+        $words = ['own' => ['zamba'], 'kept' => ['slap']];
+        $this->ask('PUT', '/api/passed-over-words', $words, ['If-Match' => '"1"']);
+        self::assertSame(['zamba'], $this->ask('GET', '/api/passed-over-words')->body['own']);
+
+        self::assertSame(204, $this->undo()->status);
+        $after = $this->ask('GET', '/api/passed-over-words')->body;
+        self::assertSame([[], [], 3], [$after['own'], $after['kept'], $after['version']]);
+    }
+
     public function testAnOlderChangeIsNotUndoneOverANewerOne(): void
     {
         $this->ask('PUT', '/api/gym/numbering', ['numbering' => 'body-pairs']);

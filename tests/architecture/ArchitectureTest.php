@@ -84,6 +84,7 @@ final class ArchitectureTest extends TestCase
     #[TestWith(['wall_run', 'Wall'])]
     #[TestWith(['recorded_clip', 'Voice'])]
     #[TestWith(['advice', 'Advice'])]
+    #[TestWith(['passed_over_words', 'Words'])]
     #[TestWith(['log_entry', 'Logbook'])]
     #[TestWith(['log_drilled', 'Logbook'])]
     #[TestWith(['log_combination', 'Logbook'])]

@@ -274,6 +274,7 @@ final class DependencyTest
             'App\Account',
             'App\Numbering',
             'App\Combination',
+            'App\Words',
         ],
         'App\Similarity' => ['App\Http', 'App\Account', 'App\Numbering', 'App\Combination'],
         'App\Review' => [
@@ -320,6 +321,7 @@ final class DependencyTest
         ],
         'App\Settings' => ['App\Security', 'App\Store', 'App\Http', 'App\Audit', 'App\Gym', 'App\Account'],
         'App\Advice' => ['App\Security', 'App\Store', 'App\Http', 'App\Audit', 'App\Account'],
+        'App\Words' => ['App\Security', 'App\Store', 'App\Http', 'App\Audit', 'App\Account'],
         'App\Course' => ['App\Security', 'App\Store', 'App\Http', 'App\Audit', 'App\Account'],
         'App\Plan' => [
             'App\Store',

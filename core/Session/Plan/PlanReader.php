@@ -35,6 +35,7 @@ final class PlanReader
 
     /** The gym's reminders and exercises. */
     public readonly Advice $advice;
+    public readonly Reader $lines;
     /** Number of cues of the rounds read so far. */
     private int $cues = 0;
 
@@ -42,12 +43,15 @@ final class PlanReader
      * @param array<string, HouseRules>|null $rules by id; the built-in sets when null
      * @param array<string, Numbering>|null $numberings by id; the built-in ones when null
      * @param Advice|null $advice of the gym; what ships when null
+     * @param Reader|null $reader of typed lines; what ships when null
      */
     public function __construct(
         private readonly ?array $rules = null,
         private readonly ?array $numberings = null,
         ?Advice $advice = null,
+        ?Reader $reader = null,
     ) {
+        $this->lines = $reader ?? Reader::builtIn();
         $this->advice = $advice ?? Advice::builtIn();
     }
 
@@ -75,7 +79,7 @@ final class PlanReader
             tracks: $this->tracks($fields),
             blocks: [],
         );
-        $roundReader = new RoundReader(new SetReader($this->advice, new CombinationReader(Reader::builtIn())));
+        $roundReader = new RoundReader(new SetReader($this->advice, new CombinationReader($this->lines)));
         $blocks = [];
         $rounds = 0;
         $writtenBlocks = $fields->each(
