@@ -10,7 +10,7 @@ const MAY_USE: Record<string, string[]> = {
   ui: [],
   advice: [],
   audit: [],
-  bench: ["check", "combination", "combination-line", "compare", "family", "numbering", "review", "sessions"],
+  bench: ["check", "combination", "combination-line", "compare", "family", "numbering", "review", "sessions", "words"],
   check: ["combination-line", "play"],
   coaches: ["numbering"],
   combination: ["check", "compare", "family", "review", "run", "sessions"],
@@ -36,6 +36,7 @@ const MAY_USE: Record<string, string[]> = {
   sessions: ["check", "combination-line", "library-search", "run"],
   "sign-in": [],
   wall: ["combination-line"],
+  words: [],
 };
 
 // Tests may import anything.

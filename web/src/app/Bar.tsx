@@ -15,6 +15,7 @@ const GYM = [
   "/status",
   "/setup",
   "/advice",
+  "/words",
   "/voice",
   "/house-rules",
   "/numbering",

@@ -17,6 +17,7 @@ const Review = screen(() => import("../review/ReviewScreen"));
 const Proposal = screen(() => import("../review/ProposalScreen"));
 const Family = screen(() => import("../family/FamilyScreen"));
 const Numbering = screen(() => import("../numbering/NumberingScreen"));
+const Words = screen(() => import("../words/WordsScreen"));
 const Translate = screen(() => import("../numbering/TranslateScreen"));
 const Exchange = screen(() => import("../exchange/ExchangeScreen"));
 const Coaches = screen(() => import("../coaches/CoachesScreen"));
@@ -98,6 +99,7 @@ const router = createBrowserRouter([
           { path: "gym", element: <Navigate to="/numbering" replace /> },
           { path: "numbering", element: <Numbering /> },
           { path: "numbering/:id", element: <Numbering /> },
+          { path: "words", element: <Words /> },
           { path: "translate", element: <Translate /> },
           { path: "exchange", element: <Exchange /> },
           { path: "in-and-out", element: <Navigate to="/exchange" replace /> },

@@ -1,8 +1,12 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, expect, test, vi } from "vitest";
 import type { Check } from "../api/client";
+import { keys } from "../api/keys";
 import type { Checked } from "../check/useCheck";
+import { accountOf } from "../testing/account";
 import { checked } from "../testing/core";
+import { Messages } from "../ui/Messages";
 import { EntryHelp } from "./EntryHelp";
 import { withoutDrill } from "./PlanAsDrill";
 
@@ -12,8 +16,20 @@ function help(text: string, more: Partial<Parameters<typeof EntryHelp>[0]> = {})
   const [check] = checked([text]) as [Check];
   const answer = { latest: check, readable: check, current: true, parts: {}, error: null, old: false } as Checked;
   const [onCorrect, onPlan] = [vi.fn(), vi.fn()];
+  const queries = new QueryClient();
+  queries.setQueryData(keys.session, { user: accountOf("head-coach"), csrfToken: "", gym: null });
   render(
-    <EntryHelp checked={answer} problems={check.problems} isUnfinished={false} {...{ onCorrect, onPlan }} {...more} />,
+    <QueryClientProvider client={queries}>
+      <Messages>
+        <EntryHelp
+          checked={answer}
+          problems={check.problems}
+          isUnfinished={false}
+          {...{ onCorrect, onPlan }}
+          {...more}
+        />
+      </Messages>
+    </QueryClientProvider>,
   );
   return { onCorrect, onPlan, check, said: screen.getByRole("status").textContent ?? "" };
 }
@@ -24,6 +40,21 @@ test("where two readings are likely both are offered, and a press writes the oth
   expect(said).toContain(note?.message);
   fireEvent.click(screen.getByRole("button", { name: "lead hook" }));
   expect(onCorrect).toHaveBeenCalledExactlyOnceWith(note, "lead hook");
+});
+
+test("a row is flipped by one press, whose text has its commas and whose name has none", () => {
+  const { onCorrect, check } = help("jab two hooks low kick");
+  const note = check.notes.find((one) => one.choices.length > 0);
+  fireEvent.click(screen.getByRole("button", { name: "rear hook, lead hook" }));
+  expect(onCorrect).toHaveBeenCalledExactlyOnceWith(note, ", rear hook, lead hook,");
+});
+
+test("a word that nothing is known of can be passed over, a slip of the keyboard and a strike cannot", () => {
+  help("jab, zamba, cross");
+  expect(screen.getByRole("button", { name: "Always pass over “zamba”" })).toBeTruthy();
+  cleanup();
+  help("jab, cross cross-", { problems: [] });
+  expect(screen.queryByRole("button", { name: /pass over/ })).toBeNull();
 });
 
 test("a clear default is mentioned and asks nothing", () => {

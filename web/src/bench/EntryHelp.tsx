@@ -3,6 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { isAway, type ReadingProblem, refusal } from "../api/client";
 import { useReachable } from "../api/connection";
 import type { Checked } from "../check/useCheck";
+import { PassOverWord } from "../words/PassOverWord";
 
 interface Props {
   checked: Checked;
@@ -37,6 +38,7 @@ export function EntryHelp({ checked, problems, isUnfinished, onCorrect, onPlan }
               {nearest}
             </button>
           ))}
+          {problem.unknownWord && <PassOverWord word={problem.unknownWord} />}
           {problem.drill && (
             <button type="button" className="chip" onClick={() => problem.drill && onPlan(problem.drill)}>
               <Trans>Plan it as a drill</Trans>

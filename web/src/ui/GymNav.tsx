@@ -7,6 +7,7 @@ import "./gym.css";
 
 const PLACES: { to: string; label: string; needs?: Permission }[] = [
   { to: "/numbering", label: t`Numbering` },
+  { to: "/words", label: t`Passed-over words` },
   { to: "/translate", label: t`Translate` },
   { to: "/house-rules", label: t`House rules` },
   { to: "/themes", label: t`Themes` },
