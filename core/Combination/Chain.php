@@ -84,6 +84,32 @@ final readonly class Chain implements \Countable
         }
     }
 
+    /**
+     * Returns a strike that follows, tied to the item before it: as one action with a move, or with the leg that has
+     * not come down since a kick. Null where they cannot be tied or nobody throws them so: a kick with a move of the
+     * head, a strike of the other hand out of a roll. Common practice, no source.
+     */
+    public static function tied(?Item $before, Item $item): ?StrikeItem
+    {
+        if (null === $before || !$item instanceof StrikeItem || $item->belongsToBefore()) {
+            return null;
+        }
+        try {
+            $tied = match (true) {
+                $before instanceof MoveItem && $before->move->suits($item->strike) => $item->with(joined: true),
+                $before instanceof StrikeItem && $before->isLegStrike() => $item->with(legUp: true),
+                default => null,
+            };
+            if (null !== $tied) {
+                self::require([$before, $tied], 1);
+            }
+
+            return $tied;
+        } catch (InvalidChain) {
+            return null;
+        }
+    }
+
     public function count(): int
     {
         return \count($this->items);

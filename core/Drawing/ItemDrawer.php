@@ -6,6 +6,7 @@ namespace Periplus\Core\Drawing;
 
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\Verdict;
@@ -88,6 +89,7 @@ final readonly class ItemDrawer
             effort: $item->effort->word(),
             isFeint: $item->feint,
             shape: $this->shape($item->strike->role),
+            mark: $this->mark($item),
             label: $this->label($this->writer->code($item, $stance) ?? $item->strike->name, $item->strike->role),
             glyph: null,
             glyphSize: $this->glyphSize(),
@@ -113,6 +115,7 @@ final readonly class ItemDrawer
             effort: null,
             isFeint: false,
             shape: null,
+            mark: null,
             label: [],
             glyph: $this->data->glyphOf($item),
             glyphSize: $this->glyphSize(),
@@ -156,6 +159,44 @@ final readonly class ItemDrawer
                 $n($half - 3),
                 $n($half),
             );
+    }
+
+    /**
+     * Returns a roof over a kick of the leg that is still up, and an arrow under one whose foot comes down elsewhere:
+     * to the right in front, to the left behind.
+     */
+    private function mark(StrikeItem $item): ?string
+    {
+        $half = $this->measures->tile / 2;
+        $wide = $this->measures->tile * 0.3;
+        $tip = $this->measures->tile * 0.1;
+        $n = static fn (float $value): string => (string) Rounding::units($value);
+        $arrow = static fn (int $way): string => \sprintf(
+            'M%s %sH%sM%s %sL%s %sL%s %s',
+            $n(-$way * $wide),
+            $n($half + 2 * $tip),
+            $n($way * $wide),
+            $n($way * ($wide - $tip)),
+            $n($half + $tip),
+            $n($way * $wide),
+            $n($half + 2 * $tip),
+            $n($way * ($wide - $tip)),
+            $n($half + 3 * $tip),
+        );
+
+        return match (true) {
+            $item->legUp => \sprintf(
+                'M%s %sL0 %sL%s %s',
+                $n(-$wide),
+                $n(-$half - $tip),
+                $n(-$half - 2.6 * $tip),
+                $n($wide),
+                $n(-$half - $tip),
+            ),
+            Landing::Forward === $item->landing => $arrow(1),
+            Landing::Behind === $item->landing => $arrow(-1),
+            default => null,
+        };
     }
 
     /**

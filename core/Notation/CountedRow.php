@@ -23,14 +23,15 @@ final readonly class CountedRow
     }
 
     /** Says how the row was read. */
-    public function message(): string
+    public function message(string $said): string
     {
         return $this->alternates()
-            ? t('Several of the same strike alternate, the {side} side first.', side: $this->items[0]
-                ->strike
-                ->role
-                ->value)
-            : t('Several of this strike are thrown by the same side, as usual.');
+            ? t(
+                '"{said}" alternates, the {side} side first.',
+                said: $said,
+                side: $this->items[0]->strike->role->value,
+            )
+            : t('"{said}" is thrown by the same side, as usual.', said: $said);
     }
 
     /** @return list<string> as it was read, and the other way round: the other side first, or both in turn */

@@ -122,7 +122,7 @@ final readonly class StrikeReader
             $whole = new CountedRow($row, $this->catalogue);
             $this->diagnostics->note(
                 $phrase->span,
-                $whole->message(),
+                $whole->message($this->tokens->text($index, $phrase->next)),
                 array_map(
                     fn (string $text): string => $this->tokens->apart($text, $index, $phrase->next),
                     $whole->choices(),

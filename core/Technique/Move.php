@@ -88,6 +88,20 @@ final readonly class Move
         };
     }
 
+    /**
+     * Tells whether coaches call a strike as one action with it: no kick with a slip, a roll or a duck, and out of a
+     * roll the hand that it loads. Common practice, no source.
+     */
+    public function suits(Strike $strike): bool
+    {
+        if (MoveKind::Defence !== $this->kind || !$this->movesHead()) {
+            return true;
+        }
+
+        return $strike->limb->isArm()
+            && (Head::Low !== $this->head || null === $this->toward || $this->toward === $strike->role);
+    }
+
     /** Returns its words by role: "slip lead", "step in". */
     public function words(): string
     {

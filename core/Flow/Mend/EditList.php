@@ -58,7 +58,8 @@ final readonly class EditList
     }
 
     /**
-     * Returns all single edits that leave a valid chain, by index; insertions come first.
+     * Returns all single edits that leave a valid chain, by index; insertions come first. A strike may also be tied to
+     * the item before it, see {@see Chain::tied}.
      *
      * @return list<Edit>
      */
@@ -73,6 +74,10 @@ final readonly class EditList
             if ($index < $count) {
                 foreach ($this->exchanges($chain->items[$index]) as $item) {
                     $edits[] = Edit::exchange($index, $item);
+                }
+                $tied = Chain::tied($chain->items[$index - 1] ?? null, $chain->items[$index]);
+                if (null !== $tied) {
+                    $edits[] = Edit::exchange($index, $tied);
                 }
                 if ($count > 1) {
                     $edits[] = Edit::drop($index);

@@ -8,6 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Edit;
 use Periplus\Core\Combination\EditKind;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Timing\Verdict;
 
@@ -29,7 +30,7 @@ final readonly class Mend
 
     /**
      * Returns the keys to sort by, best first: verdict; visible waits; number of edits; distance to what they mend;
-     * insertions before exchanges before omissions; severity of the findings; swing of the hips between strikes, which
+     * insertions and ties before exchanges before omissions; severity of the findings; swing of the hips between strikes, which
      * is what drives a strike; edits nearer to the end; length. The spelling breaks ties, so that the order is stable.
      *
      * @param float $seenFrom waits up to that many ms cannot be seen
@@ -43,7 +44,8 @@ final readonly class Mend
         foreach ($this->edits as $edit) {
             $kinds += match ($edit->kind) {
                 EditKind::Insert => 0,
-                EditKind::Exchange => 1,
+                // A strike that is only tied to the item before it is not another one.
+                EditKind::Exchange => $edit->item instanceof StrikeItem && $edit->item->belongsToBefore() ? 0 : 1,
                 EditKind::Drop => 2,
             };
             $apart

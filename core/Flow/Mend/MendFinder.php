@@ -8,6 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Edit;
 use Periplus\Core\Combination\EditKind;
+use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Check\Finding;
@@ -82,7 +83,19 @@ final readonly class MendFinder
         }
         $complete = true;
         if ($pairs && $before > 0) {
-            $search = $this->pairs($chain, $edits, $ranks, $before, self::places($result), $options);
+            // Another edit could take away what a strike is tied to.
+            $apart = array_filter(
+                $edits,
+                static fn (Edit $edit): bool => !$edit->item instanceof StrikeItem || !$edit->item->belongsToBefore(),
+            );
+            $search = $this->pairs(
+                $chain,
+                array_values($apart),
+                array_values(array_intersect_key($ranks, $apart)),
+                $before,
+                self::places($result),
+                $options,
+            );
             foreach ($search as [$pair, $limit]) {
                 $mend = $this->made($result->inStance, $pair, $options);
                 if ($mend->verdict()->rank() <= $limit) {

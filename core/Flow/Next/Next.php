@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Next;
 
+use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Timing\BodyState;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\Flow\Timing\LinkReason;
@@ -57,25 +59,42 @@ final readonly class Next
                 // Strikes that the sport does not allow to land are not offered.
                 continue;
             }
-            $then = clone $state;
-            $link = $this->model->take($then, $item) ?? new Link(0, 0.0, Verdict::Flows, null, [], 0);
-            $reason =
-                0 === $state->count
-                    ? t('The chain can begin with the {item}.', item: $item->name())
-                    : (new LinkReason([...$before, $item], $link, $state))->explain();
-            $swing = match (true) {
-                !$item instanceof StrikeItem => -1.0,
-                // Before the first strike nothing is wound up: the order of the catalogue begins with the jab.
-                0 === $state->count => 0.0,
-                default => abs($then->leftTurn - $state->turn),
-            };
-            $ranked[] = [
-                [round($link->wait, 3), $item instanceof StrikeItem && $item->strike->rare, -round($swing, 3), $order],
-                new Continuation($item, $link->wait, $link->verdict, $link->cause, $reason),
-            ];
+            $ranked[] = $plain = $this->ranked($item, $order, $before, $state);
+            $tied = Chain::tied($before[\count($before) - 1] ?? null, $item);
+            $quicker = null === $tied ? null : $this->ranked($tied, $order, $before, $state);
+            // Tied to the item before it only where that is what lets it flow sooner.
+            if (null !== $quicker && $quicker[1]->wait < $plain[1]->wait) {
+                $ranked[] = $quicker;
+            }
         }
         usort($ranked, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return array_column($ranked, 1);
+    }
+
+    /**
+     * @param list<Item> $before
+     *
+     * @return array{list<float|int|bool>, Continuation} what it is sorted by, and the continuation
+     */
+    private function ranked(Item $item, int $order, array $before, BodyState $state): array
+    {
+        $then = clone $state;
+        $link = $this->model->take($then, $item) ?? new Link(0, 0.0, Verdict::Flows, null, [], 0);
+        $reason =
+            0 === $state->count
+                ? t('The chain can begin with the {item}.', item: $item->name())
+                : (new LinkReason([...$before, $item], $link, $state->foundBy($item)))->explain();
+        $swing = match (true) {
+            !$item instanceof StrikeItem => -1.0,
+            // Before the first strike nothing is wound up: the order of the catalogue begins with the jab.
+            0 === $state->count => 0.0,
+            default => abs($then->leftTurn - $state->turn),
+        };
+
+        return [
+            [round($link->wait, 3), $item instanceof StrikeItem && $item->strike->rare, -round($swing, 3), $order],
+            new Continuation($item, $link->wait, $link->verdict, $link->cause, $reason),
+        ];
     }
 }

@@ -10,6 +10,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Edit;
 use Periplus\Core\Combination\EditKind;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Mend\Mend;
@@ -92,6 +93,22 @@ final readonly class MendSerializer
     {
         $count = \count($chain);
         $named = fn (int $index): string => $this->name($chain, $index);
+
+        $was = $chain->items[$edit->at] ?? null;
+        if (
+            EditKind::Exchange === $edit->kind
+            && $edit->item instanceof StrikeItem
+            && $was instanceof StrikeItem
+            && $edit->item->strike === $was->strike
+        ) {
+            return $edit->item->joined
+                ? t(
+                    '{strike} with the {move}, as one action',
+                    strike: $named($edit->at),
+                    move: $named($edit->at - 1),
+                )
+                : t('the leg stays up before the {strike}', strike: $named($edit->at));
+        }
 
         return match ($edit->kind) {
             EditKind::Drop => t('leave out the {value}', value: $named($edit->at)),

@@ -22,7 +22,7 @@ test("every sign of the legend is drawn like the core draws it, with its meaning
   const [check] = checked([text]);
   expect(check?.problems).toEqual([]);
   asked[0]?.answer(check);
-  await waitFor(() => expect(container.querySelectorAll("dt svg").length).toBe(check?.items.length));
+  await waitFor(() => expect(container.querySelectorAll("dt svg").length).toBe((check?.items.length ?? 0) - 1));
   const meanings = [...container.querySelectorAll("dt svg")].map(
     (svg) => svg.closest("div")?.querySelector("dd")?.textContent,
   );
@@ -33,5 +33,8 @@ test("every sign of the legend is drawn like the core draws it, with its meaning
   expect(drawn(/a feint/)?.querySelector(".tile-feint")).toBeTruthy();
   expect(drawn(/thrown hard/)?.querySelector(".tile-hard")).toBeTruthy();
   expect(drawn(/thrown lightly/)?.querySelector(".tile-light")).toBeTruthy();
+  for (const mark of [/comes down in front/, /comes down behind/, /leg has stayed up/]) {
+    expect(drawn(mark)?.querySelector(".tile-mark")).toBeTruthy();
+  }
   expect(drawn(/a move of the head/)?.querySelector(".glyph")).toBeTruthy();
 });

@@ -20,6 +20,7 @@ const item = (text: string, ms: number) => ({
   effort: "plain",
   isFeint: false,
   shape: "M0 0",
+  mark: null,
   label: [],
   glyph: null,
   glyphSize: 20,

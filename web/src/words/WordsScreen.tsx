@@ -77,7 +77,7 @@ function OwnWords({ words }: { words: PassedOverWords }) {
             : t`None yet. The head coach adds them.`}
         </p>
       )}
-      <ul className="word-list">
+      <ul className="glue-word-list">
         {[...words.own]
           .sort((a, b) => a.localeCompare(b))
           .map((phrase) => (
@@ -85,14 +85,14 @@ function OwnWords({ words }: { words: PassedOverWords }) {
               {mayEdit ? (
                 <button
                   type="button"
-                  className="word"
+                  className="glue-word"
                   aria-label={t`Read “${phrase}” again`}
                   onClick={() => save.mutate(readAgain(phrase, true))}
                 >
                   {phrase} <span aria-hidden="true">✕</span>
                 </button>
               ) : (
-                <span className="word">{phrase}</span>
+                <span className="glue-word">{phrase}</span>
               )}
             </li>
           ))}
@@ -133,25 +133,30 @@ function ShippedWords({ words }: { words: PassedOverWords }) {
         onChange={(event) => setSought(event.target.value)}
         placeholder={t`Find a word`}
         aria-label={t`Find a word that ships`}
-        className="word-search"
+        className="glue-word-search"
       />
       {groups.map(({ group, found }) => {
         const keptHere = found.filter((word) => kept.has(word)).length;
         return (
-          <details key={`${group} ${wanted === ""}`} open={wanted !== "" || keptHere > 0} className="word-group">
+          <details key={`${group} ${wanted === ""}`} open={wanted !== "" || keptHere > 0} className="glue-word-group">
             <summary>
               {group} · {found.length}
               {keptHere > 0 && t`, ${keptHere} not passed over`}
             </summary>
-            <ul className="word-list">
+            <ul className="glue-word-list">
               {found.map((word) => (
                 <li key={word}>
                   {mayEdit ? (
-                    <button type="button" className="word" aria-pressed={!kept.has(word)} onClick={() => change(word)}>
+                    <button
+                      type="button"
+                      className="glue-word"
+                      aria-pressed={!kept.has(word)}
+                      onClick={() => change(word)}
+                    >
                       {word}
                     </button>
                   ) : (
-                    <span className={kept.has(word) ? "word word-kept" : "word"}>{word}</span>
+                    <span className={kept.has(word) ? "glue-word glue-word-kept" : "glue-word"}>{word}</span>
                   )}
                 </li>
               ))}

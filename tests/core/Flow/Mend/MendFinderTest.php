@@ -45,6 +45,21 @@ final class MendFinderTest extends TestCase
         self::assertContains('1 2', array_map(self::text(...), $mends->ofVerdict));
     }
 
+    #[TestWith(['1 slip-lead 2', '1 slip-lead +2'])]
+    #[TestWith(['1 2 14l 14h', '1 2 14l ^14h'])]
+    public function testAStrikeIsTiedToTheItemBeforeIt(string $chain, string $tied): void
+    {
+        self::assertContains($tied, array_map(self::text(...), self::mends($chain, 'all-limbs')->ofVerdict));
+    }
+
+    public function testNoMendTiesWhatNobodyThrowsSo(): void
+    {
+        $texts = array_map(self::text(...), self::mends('1 6 roll-rear 3', 'all-limbs')->ofVerdict);
+
+        self::assertNotSame([], $texts);
+        self::assertNotContains('1 6 roll-rear +3', $texts);
+    }
+
     #[TestWith(['1 31', 'all-limbs', '1 step-in 31'])]
     #[TestWith(['31 14h', 'all-limbs', '31 push 14h'])]
     #[TestWith(['1 2 step-out 14l 31 exit', 'all-limbs', '1 2 step-out 14l step-in 31 exit'])]

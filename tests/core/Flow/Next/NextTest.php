@@ -12,7 +12,10 @@ use Periplus\Core\Flow\Next\Continuation;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\TestCase;
 
@@ -55,6 +58,21 @@ final class NextTest extends TestCase
         );
 
         self::assertSame(['hand', 'move'], array_values($limbs));
+    }
+
+    public function testWhatFollowsSoonerTiedToTheItemBeforeItIsOfferedSo(): void
+    {
+        $writer = new Writer(Numbering::named('parity'));
+        $texts = static fn (string $before): array => array_map(
+            static fn (Continuation $next): string => $writer->item($next->item, Stance::Orthodox),
+            self::after($before),
+        );
+
+        self::assertContains('+2', $texts('1 slip-lead'));
+        self::assertNotContains('+14', $texts('1 slip-lead'), 'nobody kicks with a slip');
+        self::assertContains('^14h', $texts('1 2 14l'));
+        self::assertNotContains('^13h', $texts('1 2 14l'));
+        self::assertSame([], preg_grep('/[+^]/', $texts('1 2')));
     }
 
     public function testAnyChainCanBeginWithAnything(): void
