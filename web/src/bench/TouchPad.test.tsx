@@ -55,6 +55,17 @@ test("no arm is offered the leg", async () => {
   expect(press(/^1/)).toBe("1");
 });
 
+test("signs of the leg stand with kicks and knees alone", async () => {
+  const { choose, press } = await pad();
+  expect(press(/^free/)).toBe("*");
+  expect(screen.queryByRole("button", { name: /^leg up/ })).toBeNull();
+  choose("Kicks");
+  expect(press(/^leg up/)).toBe("^");
+  expect(press(/^in front/)).toBe(">");
+  choose("Knees and elbows");
+  expect(press(/^behind/)).toBe("<");
+});
+
 test("the pad writes moves by their names and signs as they are", async () => {
   const { choose, press } = await pad();
   expect(press(/^join/)).toBe("+");

@@ -27,9 +27,15 @@ const TARGETS: { value: string; label: string; word: Target | null }[] = [
 
 const SIGNS = [
   { sign: "/", name: t`beat`, does: t`A pause of one beat` },
-  { sign: "+", name: t`join`, does: t`The next strike lands together with the last` },
+  { sign: "+", name: t`join`, does: t`The next strike lands together with the last, or goes with the last move` },
   { sign: "!", name: t`hard`, does: t`The last strike is hard` },
   { sign: "~", name: t`light`, does: t`The last strike is light` },
+  { sign: "*", name: t`free`, does: t`One strike of the athlete’s choice` },
+];
+const LEG_SIGNS = [
+  { sign: "^", name: t`leg up`, does: t`The leg stays up from the last kick to the next` },
+  { sign: ">", name: t`in front`, does: t`The foot of the last kick, of the rear leg, comes down in front` },
+  { sign: "<", name: t`behind`, does: t`The foot of the last kick, of the lead leg, comes down behind` },
 ];
 
 interface Props {
@@ -88,7 +94,10 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
           />
         )}
       </Flex>
-      <Signs {...{ onPress, onFeint, onBackspace, onUndo }} />
+      <Signs
+        signs={page === "leg" || page === "close" ? [...SIGNS, ...LEG_SIGNS] : SIGNS}
+        {...{ onPress, onFeint, onBackspace, onUndo }}
+      />
       <Toolbar label={t`Strikes and moves`} className="pad-keys">
         {striking && numbers.length === 0 && (
           <p className="small">
@@ -122,10 +131,16 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
 });
 
 /** The signs, and what changes the last item. */
-function Signs({ onPress, onFeint, onBackspace, onUndo }: Omit<Props, "numbering" | "stance">) {
+function Signs({
+  signs,
+  onPress,
+  onFeint,
+  onBackspace,
+  onUndo,
+}: Omit<Props, "numbering" | "stance"> & { signs: typeof SIGNS }) {
   return (
     <Toolbar label={t`Signs, and undo`} className="pad-signs">
-      {SIGNS.map(({ sign, name, does }) => (
+      {signs.map(({ sign, name, does }) => (
         <button key={name} type="button" className="key key-sign" onClick={() => onPress(sign)} title={does}>
           <b aria-hidden="true">{sign}</b>
           <small>{name}</small>

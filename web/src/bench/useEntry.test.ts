@@ -35,6 +35,9 @@ test("signs go straight onto what is before them, and a strike onto a plus or a 
   expect(written("1 2 ", 4, "~").text).toBe("1 2~");
   expect(written("1 +", 3, "2").text).toBe("1 +2");
   expect(written("1 (", 3, "2").text).toBe("1 (2");
+  expect(written("14 ", 3, ">").text).toBe("14>");
+  expect(written("14", 2, "^").text).toBe("14 ^");
+  expect(written("14 ^", 4, "14h").text).toBe("14 ^14h");
 });
 
 test("places are counted in characters, also behind a wide one", () => {

@@ -21,7 +21,7 @@ export function written(text: string, at: number, what: string): { text: string;
   const characters = Array.from(text);
   const before = characters.slice(0, at).join("").replace(/\s+$/, "");
   const after = characters.slice(at).join("").replace(/^\s+/, "");
-  const glued = what === "!" || what === "~" || before === "" || /[+([]$/.test(before);
+  const glued = ["!", "~", ">", "<"].includes(what) || before === "" || /[+([^]$/.test(before);
   const head = before + (glued ? "" : " ") + what;
   return { text: head + (after === "" ? "" : ` ${after}`), caret: Array.from(head).length };
 }
