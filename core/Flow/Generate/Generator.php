@@ -8,6 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
@@ -207,8 +208,14 @@ final readonly class Generator
             }
             $item = $after = null;
             for ($pick = 0; $pick < self::TRIES_PER_ITEM && null === $after; ++$pick) {
-                $item = $pool->strike($random, [] === $items, end($items));
+                $before = end($items);
+                $item = $pool->strike($random, [] === $items, $before);
                 $after = $this->after($item, $state);
+                $tied = null === $after && $before instanceof MoveItem ? Chain::tied($before, $item) : null;
+                if (null !== $tied) {
+                    // It does not flow after the move, and may flow with it.
+                    [$item, $after] = [$tied, $this->after($tied, $state)];
+                }
             }
             if (null === $item || null === $after) {
                 return [];

@@ -88,12 +88,14 @@ final readonly class ItemPool
         };
         $dodges = Theme::dodges(...);
         $angles = static fn (Move $move): bool => $move->takesAngle();
+        // An exit ends a chain.
+        $turns = static fn (Move $move): bool => $angles($move) && !str_starts_with($move->id, 'exit');
         $this->between = $moves(
             match ($criteria->theme) {
                 Theme::HeadMovement => $dodges,
-                Theme::Angles => $angles,
+                Theme::Angles => $turns,
                 default => static fn (Move $move): bool => $dodges($move)
-                    || $angles($move)
+                    || $turns($move)
                     || (-1 === $move->range && !$move->changesStance())
                     || ($criteria->switches && $move->changesStance()),
             },
