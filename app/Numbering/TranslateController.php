@@ -45,7 +45,7 @@ final readonly class TranslateController
         foreach ($lines as $index => $line) {
             [$chain, $name] = array_map(trim(...), [...explode('#', $line, 2), '']);
             if ('' === $chain) {
-                $rows[] = ['line' => $index + 1, 'text' => $line, 'written' => $line, 'problems' => []];
+                $rows[] = ['line' => $index + 1, 'text' => $line, 'written' => $line, 'problems' => [], 'notes' => []];
                 continue;
             }
             $reading = $this->reader->read($chain, $from, $request->stance);
@@ -60,6 +60,7 @@ final readonly class TranslateController
                     static fn (ReadingProblem $problem): array => (array) $problem,
                     $reading->problems,
                 ),
+                'notes' => array_column($reading->notes, 'message'),
             ];
         }
 

@@ -74,6 +74,7 @@ final readonly class SearchController
                     $search->clauses,
                 ),
                 'problems' => $search->problems,
+                'passedOver' => $search->passedOver,
             ],
             'without' => 0 === $total ? $this->without($search, $list) : [],
         ]);

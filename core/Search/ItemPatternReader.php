@@ -16,6 +16,7 @@ use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Notation\SpokenForms;
 use Periplus\Core\Notation\StrikePhrase;
 use Periplus\Core\Notation\StrikePhraseParser;
+use Periplus\Core\Notation\Token;
 use Periplus\Core\Notation\TokenKind;
 use Periplus\Core\Notation\TokenStream;
 use Periplus\Core\Notation\Vocabulary;
@@ -81,10 +82,7 @@ final readonly class ItemPatternReader
      */
     public function runs(array $pieces, Stance $running = Stance::Orthodox): array|ReadingProblem
     {
-        $typed = array_merge(
-            ...array_map(static fn (Piece $piece): array => Lexer::tokens($piece->text, $piece->at), $pieces),
-        );
-        $tokens = new TokenStream($this->forms->heard($typed));
+        $tokens = new TokenStream($this->forms->heard(self::tokens($pieces)));
         $runs = [];
         $run = [];
         while (null !== ($token = $tokens->peek())) {
@@ -119,6 +117,39 @@ final readonly class ItemPatternReader
         }
 
         return [] === $run ? $runs : [...$runs, $run];
+    }
+
+    /**
+     * @param list<Piece> $pieces
+     *
+     * @return list<string> words that carry nothing, as they were typed
+     */
+    public function passedOver(array $pieces): array
+    {
+        $typed = self::tokens($pieces);
+        $words = [];
+        foreach ($this->forms->heard($typed)->passedOver as $span) {
+            $inside = array_filter(
+                $typed,
+                static fn (Token $token): bool => $token->span->at >= $span->at
+                    && $token->span->at < $span->at + $span->length,
+            );
+            $words[] = implode(' ', array_column($inside, 'text'));
+        }
+
+        return $words;
+    }
+
+    /**
+     * @param list<Piece> $pieces
+     *
+     * @return list<Token>
+     */
+    private static function tokens(array $pieces): array
+    {
+        return array_merge(
+            ...array_map(static fn (Piece $piece): array => Lexer::tokens($piece->text, $piece->at), $pieces),
+        );
     }
 
     /** Returns the pattern of every strike, thrown or feinted, with another limb. */

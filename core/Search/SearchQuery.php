@@ -12,8 +12,9 @@ final readonly class SearchQuery
     /**
      * @param list<Clause> $clauses
      * @param list<ReadingProblem> $problems each with its place in the text
+     * @param list<string> $passedOver words of the strikes and moves that carry nothing
      */
-    public function __construct(public array $clauses, public array $problems)
+    public function __construct(public array $clauses, public array $problems, public array $passedOver = [])
     {
     }
 

@@ -91,6 +91,7 @@ final readonly class SearchReader
         $pieces = $this->pieces($text);
         $stance = $this->stance($pieces);
         [$groups, $problems, $before, $or, $isJoined] = [[], [], null, null, false];
+        $passedOver = [];
         for ($index = 0; $index < \count($pieces);) {
             if ($this->separates($pieces, $index)) {
                 $or = $pieces[$index]->is('or') ? $pieces[$index] : null;
@@ -115,6 +116,11 @@ final readonly class SearchReader
                 array_unshift($taken, new Piece('', $taken[0]->at, $before));
             }
             $clause = $this->clause($taken, $stance);
+            if ($clause instanceof ItemsClause) {
+                $passedOver[] = $this->patterns->passedOver(
+                    $this->continues($taken[0]) ? \array_slice($taken, 1) : $taken,
+                );
+            }
             if ($clause instanceof ReadingProblem) {
                 $problems[] = $clause;
             } elseif (
@@ -158,6 +164,7 @@ final readonly class SearchReader
                 $groups,
             ),
             $problems,
+            array_values(array_unique(array_merge(...$passedOver))),
         );
     }
 

@@ -20,7 +20,7 @@ const page = (...names: string[]) => ({
   page: 1,
   size: 20,
   numbering: "parity",
-  search: { clauses: [], problems: [] },
+  search: { clauses: [], problems: [], passedOver: [] },
   without: [],
 });
 

@@ -133,6 +133,9 @@ function Understood({ search }: { search: CombinationPage["search"] }) {
           {clause.says}
         </span>
       ))}
+      {search.passedOver.length > 0 && (
+        <span className="small">{t`Passed over: ${search.passedOver.join(", ")}.`}</span>
+      )}
     </span>
   );
 }

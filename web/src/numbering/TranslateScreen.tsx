@@ -156,7 +156,10 @@ function TranslatedLines({ lines }: { lines: Lines }) {
                 <span className="entry-problem">{line.problems[0]?.message}</span>
               </span>
             ) : (
-              <span className="numbers">{line.written}</span>
+              <span>
+                <span className="numbers">{line.written}</span>
+                {line.notes.length > 0 && <span className="small translate-notes">{line.notes.join(" ")}</span>}
+              </span>
             )}
           </li>
         ))}
