@@ -268,8 +268,8 @@ final class LineSvg
             $hard ? 4.5 : ('light' === $item->effort ? 1.2 : ($item->isFeint ? 1.8 : 2.4)),
             $item->isFeint ? ' stroke-dasharray="4 3"' : '',
         );
-        if (null !== $item->mark) {
-            $this->path($item->mark, stroke: 'ink', width: 2.2);
+        if (null !== $item->legSign) {
+            $this->path($item->legSign, stroke: 'ink', width: 2.2);
         }
         foreach ($item->label as $line) {
             $this->text(

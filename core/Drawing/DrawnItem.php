@@ -14,7 +14,7 @@ final readonly class DrawnItem
      * @param int $shift to the right of its time, in drawing units
      * @param string|null $effort light, plain or hard
      * @param string|null $shape path of a tile around its centre
-     * @param string|null $mark path beside a tile, around its centre: the leg stays up, or where it comes down
+     * @param string|null $legSign path beside a tile, around its centre: the leg stays up, or where it comes down
      * @param list<DrawnText> $label
      * @param string|null $glyph path of a move in a box of 20 by 20
      * @param string|null $name of a move, where names are shown
@@ -30,7 +30,7 @@ final readonly class DrawnItem
         public ?string $effort,
         public bool $isFeint,
         public ?string $shape,
-        public ?string $mark,
+        public ?string $legSign,
         public array $label,
         public ?string $glyph,
         public int $glyphSize,

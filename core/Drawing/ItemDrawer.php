@@ -89,7 +89,7 @@ final readonly class ItemDrawer
             effort: $item->effort->word(),
             isFeint: $item->feint,
             shape: $this->shape($item->strike->role),
-            mark: $this->mark($item),
+            legSign: $this->legSign($item),
             label: $this->label($this->writer->code($item, $stance) ?? $item->strike->name, $item->strike->role),
             glyph: null,
             glyphSize: $this->glyphSize(),
@@ -115,7 +115,7 @@ final readonly class ItemDrawer
             effort: null,
             isFeint: false,
             shape: null,
-            mark: null,
+            legSign: null,
             label: [],
             glyph: $this->data->glyphOf($item),
             glyphSize: $this->glyphSize(),
@@ -165,7 +165,7 @@ final readonly class ItemDrawer
      * Returns a roof over a kick of the leg that is still up, and an arrow under one whose foot comes down elsewhere:
      * to the right in front, to the left behind.
      */
-    private function mark(StrikeItem $item): ?string
+    private function legSign(StrikeItem $item): ?string
     {
         $half = $this->measures->tile / 2;
         $wide = $this->measures->tile * 0.3;

@@ -85,7 +85,7 @@ final class SignsInFilesTest extends ApiTestCase
         }
     }
 
-    public function testThePictureShowsTheMarks(): void
+    public function testThePictureShowsWhereTheLegIs(): void
     {
         $roofs = ['Leg stays up' => 1];
         $arrows = ['Down behind' => 1, 'Down in front' => 1];
@@ -96,9 +96,9 @@ final class SignsInFilesTest extends ApiTestCase
             $xpath->registerNamespace('s', 'http://www.w3.org/2000/svg');
             $title = $picture->getElementsByTagName('title')->item(0)?->textContent;
             self::assertSame($name.': '.self::CHAINS[$name], $title);
-            $marks = $xpath->query('//s:g[@class="tile"]/s:path[@fill="none"]');
-            self::assertNotFalse($marks);
-            self::assertSame(($roofs[$name] ?? 0) + ($arrows[$name] ?? 0), $marks->count(), $name);
+            $signs = $xpath->query('//s:g[@class="tile"]/s:path[@fill="none"]');
+            self::assertNotFalse($signs);
+            self::assertSame(($roofs[$name] ?? 0) + ($arrows[$name] ?? 0), $signs->count(), $name);
         }
     }
 

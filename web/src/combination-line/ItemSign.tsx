@@ -4,8 +4,8 @@ import { Tile } from "./LineItem";
 
 /** Draws one item of a line by itself. */
 export function ItemSign({ item, tile }: { item: LineDrawing["items"][number]; tile: number }) {
-  // A mark stands above or below its tile.
-  const room = item.mark ? tile * 1.75 : tile + 14;
+  // The sign of a leg stands above or below its tile.
+  const room = item.legSign ? tile * 1.75 : tile + 14;
   return (
     <svg width={room} height={room} viewBox={`${-room / 2} ${item.y - room / 2} ${room} ${room}`} aria-hidden="true">
       {item.kind === "strike" ? (

@@ -33,8 +33,8 @@ test("every sign of the legend is drawn like the core draws it, with its meaning
   expect(drawn(/a feint/)?.querySelector(".tile-feint")).toBeTruthy();
   expect(drawn(/thrown hard/)?.querySelector(".tile-hard")).toBeTruthy();
   expect(drawn(/thrown lightly/)?.querySelector(".tile-light")).toBeTruthy();
-  for (const mark of [/comes down in front/, /comes down behind/, /leg has stayed up/]) {
-    expect(drawn(mark)?.querySelector(".tile-mark")).toBeTruthy();
+  for (const sign of [/comes down in front/, /comes down behind/, /leg has stayed up/]) {
+    expect(drawn(sign)?.querySelector(".leg-sign")).toBeTruthy();
   }
   expect(drawn(/a move of the head/)?.querySelector(".glyph")).toBeTruthy();
 });

@@ -64,7 +64,7 @@ export function Tile({ item, x }: { item: Item; x: number }) {
   return (
     <g transform={`translate(${x} ${item.y})`} className={classes.join(" ")}>
       <path d={item.shape ?? ""} />
-      {item.mark && <path d={item.mark} className="tile-mark" />}
+      {item.legSign && <path d={item.legSign} className="leg-sign" />}
       {item.label.map((label) => (
         <text key={label.text} x={label.x} y={label.y} fontSize={label.size} textAnchor="middle">
           {label.text}

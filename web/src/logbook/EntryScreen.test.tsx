@@ -20,7 +20,7 @@ const item = (text: string, ms: number) => ({
   effort: "plain",
   isFeint: false,
   shape: "M0 0",
-  mark: null,
+  legSign: null,
   label: [],
   glyph: null,
   glyphSize: 20,
