@@ -90,9 +90,14 @@ final class ChainParser
         );
     }
 
-    private function chain(): void
+    /** @param int $end place of the token at which it ends */
+    private function chain(int $end = \PHP_INT_MAX): void
     {
-        while (!$this->diagnostics->isFull() && null !== ($token = $this->tokens->peek())) {
+        while (
+            !$this->diagnostics->isFull()
+            && $this->tokens->position() < $end
+            && null !== ($token = $this->tokens->peek())
+        ) {
             if (TokenKind::Sign === $token->kind && ']' === $token->text && $this->depth > 0) {
                 return;
             }
@@ -415,12 +420,7 @@ final class ChainParser
         }
         $this->tokens->moveTo($next);
         if ($times < 1 || $times > self::MAX_REPEATS) {
-            $this->diagnostics->problem(
-                $this->tokens->span($index, $next),
-                t('A repeat is 1 to {maxRepeats} times.', maxRepeats: self::MAX_REPEATS),
-                t('a smaller count'),
-                ['x2', 'x3'],
-            );
+            $this->refuseTimes($this->tokens->span($index, $next));
         } elseif ($this->phrases > 1) {
             $this->repeatClause($times, $this->clauseFrom, $index, $next);
         } else {
@@ -447,9 +447,49 @@ final class ChainParser
         $this->draft->repeatLast($times);
     }
 
+    /** Reads "(jab cross) x2", which is no feint: more than one strike, and a count. */
+    private function repeatedInBrackets(): bool
+    {
+        $open = $this->tokens->position();
+        for ($close = $open + 1; ')' !== ($text = $this->tokens->at($close)?->text); ++$close) {
+            if (null === $text || '(' === $text) {
+                return false;
+            }
+        }
+        $repeat = RepeatPhrase::at($this->tokens, $close + 1, $this->numbering);
+        $single = $this->strikes->parse($this->tokens, $open + 1);
+        if (null === $repeat || $close === $open + 1 || $single?->next === $close) {
+            return false;
+        }
+        $this->tokens->take();
+        $from = \count($this->draft->items);
+        $this->chain($close);
+        $this->tokens->moveTo($repeat->next);
+        if ($repeat->times < 1 || $repeat->times > self::MAX_REPEATS) {
+            $this->refuseTimes($this->tokens->span($close + 1, $repeat->next));
+        } else {
+            $this->draft->repeatFrom($from, $repeat->times - 1);
+        }
+
+        return true;
+    }
+
+    private function refuseTimes(Span $span): void
+    {
+        $this->diagnostics->problem(
+            $span,
+            t('A repeat is 1 to {maxRepeats} times.', maxRepeats: self::MAX_REPEATS),
+            t('a smaller count'),
+            ['x2', 'x3'],
+        );
+    }
+
     /** @param bool $legUp after a ^ */
     private function feint(bool $legUp = false): void
     {
+        if (!$legUp && $this->repeatedInBrackets()) {
+            return;
+        }
         $open = $this->tokens->take();
         if ($this->remark()) {
             return;
@@ -575,12 +615,7 @@ final class ChainParser
         $digits = preg_replace('/[^0-9]/', '', $times->text) ?? '';
         $count = \strlen($digits) > 4 ? \PHP_INT_MAX : (int) $digits;
         if ($count < 1 || $count > self::MAX_REPEATS) {
-            $this->diagnostics->problem(
-                $times->span,
-                t('A repeat is 1 to {maxRepeats} times.', maxRepeats: self::MAX_REPEATS),
-                t('a smaller count'),
-                ['x2', 'x3'],
-            );
+            $this->refuseTimes($times->span);
 
             return;
         }

@@ -45,7 +45,7 @@ final readonly class MoveReader
             $this->draft->add(new MoveItem($move), $phrase->span);
         }
         if ([] !== $moves && MoveKind::Defence === $moves[0]->kind) {
-            $this->opponents();
+            $this->opponents($phrase);
         }
     }
 
@@ -67,10 +67,10 @@ final readonly class MoveReader
     }
 
     /** Reads "slip the jab" or "roll under the hook": the strike named belongs to the opponent and is not thrown. */
-    private function opponents(): void
+    private function opponents(MovePhrase $phrase): void
     {
         $index = $this->tokens->position();
-        $past = $this->resolver->pastTheOpponents($index);
+        $past = $this->resolver->pastTheOpponents($phrase);
         if ($past > $index) {
             $this->diagnostics->note(
                 $this->tokens->span($index, $past),

@@ -345,7 +345,7 @@ final readonly class MoveResolver
     private function next(MovePhrase $phrase, Stance $running, array $before): NextStrike
     {
         $moves = 0;
-        for ($index = $this->pastTheOpponents($phrase->next);; ++$index) {
+        for ($index = $this->pastTheOpponents($phrase);; ++$index) {
             $token = $this->tokens->at($index);
             if (
                 TokenKind::Stop === $token?->kind
@@ -385,8 +385,9 @@ final readonly class MoveResolver
     }
 
     /** Skips the opponent's strike in "slip the jab", which is not the next strike. */
-    public function pastTheOpponents(int $index): int
+    public function pastTheOpponents(MovePhrase $phrase): int
     {
+        $index = $phrase->next;
         $words = $this->tokens->words;
         $article = $index + (isset(Vocabulary::UNDER[$words[$index] ?? '']) ? 1 : 0);
         $strike = isset(Vocabulary::ARTICLES[$words[$article] ?? ''])
@@ -401,8 +402,10 @@ final readonly class MoveResolver
             return $article + 2;
         }
         if (null === $strike && null !== ($bare = $this->strikes->parse($this->tokens, $article))) {
-            // "Block low kick, return": named without an article, it is the opponent's only before an answer.
-            $strike = Vocabulary::COUNTER === ($words[$bare->next] ?? '') ? $bare : null;
+            // "Block low kick, return": named without an article, it is the opponent's only before an answer, and where
+            // it is caught.
+            $isHis = Vocabulary::COUNTER === ($words[$bare->next] ?? '') || str_starts_with($phrase->said, 'catch');
+            $strike = $isHis ? $bare : null;
         }
 
         return $strike->next ?? $index;

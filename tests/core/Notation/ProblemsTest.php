@@ -34,7 +34,7 @@ final class ProblemsTest extends TestCase
         yield 'open repeat' => ['[1 2', [[0, 1, '']]];
         yield 'repeat without count' => ['[1 2] 3', [[4, 1, ']x2']]];
         yield 'repeat of nothing' => ['x3', [[0, 2, '']]];
-        yield 'repeat with the brackets of a feint' => ['(1 2) x2', [[0, 1, ''], [4, 1, '']]];
+        yield 'two strikes in the brackets of a feint' => ['(1 2) 3', [[0, 1, ''], [4, 1, '']]];
         yield 'double of nothing' => ['1 double', [[2, 6, '']]];
         yield 'double of what cannot be read' => ['double 99', [[7, 2, '9-9']]];
         yield 'repeat too often' => ['[1 2]x21', [[5, 3, 'x2']]];
