@@ -137,6 +137,7 @@ final class ChainParser
 
     private function stop(): void
     {
+        $this->readers->endClause();
         $this->tokens->take();
         $this->clauseFrom = $this->tokens->position();
         $this->clauseItem = \count($this->draft->items);
@@ -451,10 +452,12 @@ final class ChainParser
     private function repeatedInBrackets(): bool
     {
         $open = $this->tokens->position();
-        for ($close = $open + 1; ')' !== ($text = $this->tokens->at($close)?->text); ++$close) {
+        $close = $open + 1;
+        while (')' !== ($text = $this->tokens->at($close)?->text)) {
             if (null === $text || '(' === $text) {
                 return false;
             }
+            ++$close;
         }
         $repeat = RepeatPhrase::at($this->tokens, $close + 1, $this->numbering);
         $single = $this->strikes->parse($this->tokens, $open + 1);

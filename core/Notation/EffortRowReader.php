@@ -87,6 +87,10 @@ final readonly class EffortRowReader
             $next += $isRow && [] === $this->draft->items && $this->isStop($next) ? 1 : 0;
         }
         $isApart = $this->isStop($next);
+        if (!$isApart && 1 === \count(array_unique($efforts, \SORT_REGULAR))) {
+            // "Big big right hand" says one effort twice.
+            return false;
+        }
         $next += $isApart ? 1 : 0;
         $isWhole = \count($efforts) > 1 ? !$this->isBroken($from, $next) || $isApart : $isApart;
         $isBegin = [] === $this->draft->items && null !== $this->strikes->parse($this->tokens, $next);

@@ -17,16 +17,19 @@ use function Periplus\Core\Language\t;
  *
  * @internal to {@see ChainParser}
  */
-final readonly class ImpliedReader
+final class ImpliedReader
 {
+    /** What a clause leads to: "set up the low kick with a jab cross". */
+    private ?StrikePhrase $setUp = null;
+
     public function __construct(
-        private Catalogue $catalogue,
-        private TokenStream $tokens,
-        private Diagnostics $diagnostics,
-        private ChainDraft $draft,
-        private StrikePhraseParser $strikes,
-        private MovePhraseParser $moves,
-        private StrikeReader $strikeReader,
+        private readonly Catalogue $catalogue,
+        private readonly TokenStream $tokens,
+        private readonly Diagnostics $diagnostics,
+        private readonly ChainDraft $draft,
+        private readonly StrikePhraseParser $strikes,
+        private readonly MovePhraseParser $moves,
+        private readonly StrikeReader $strikeReader,
     ) {
     }
 
@@ -42,6 +45,7 @@ final readonly class ImpliedReader
             isset(Vocabulary::OPPONENT[$word]) => $this->opponents(),
             'under' === $word && isset(Vocabulary::ARTICLES[$this->tokens->word(1)]) => $this->opponents(),
             'switch-step' === $word => $this->switchStep(),
+            'set-up' === $word => $this->setUp(),
             default => false,
         };
     }
@@ -124,6 +128,32 @@ final readonly class ImpliedReader
         $his = $this->strikes->parse($this->tokens, $index);
 
         return null !== $his && 'with' === ($this->tokens->words[$his->next] ?? '') ? $his : null;
+    }
+
+    /** Reads "set up the low kick with a jab cross": the kick comes last in its clause. */
+    private function setUp(): bool
+    {
+        $token = $this->tokens->take();
+        $his = $this->answered();
+        $this->diagnostics->passOver($token->span);
+        if (null !== $his) {
+            $this->setUp = $his;
+            $this->tokens->moveTo($his->next + 1);
+        }
+
+        return true;
+    }
+
+    /** Ends a clause, with the strike that it has set up. */
+    public function endClause(): void
+    {
+        $strike = $this->setUp;
+        $this->setUp = null;
+        if (null !== $strike) {
+            $position = $this->tokens->position();
+            $this->strikeReader->add($strike->with(next: $position), false, false);
+            $this->diagnostics->note($strike->span, t('What is set up comes last.'));
+        }
     }
 
     /** Reads "switch step, lead leg kick": the kick of the leg that has just switched to the rear; else a switch. */

@@ -167,9 +167,16 @@ final class Readers
         return new StrikeResolver($this->catalogue, $this->vocabulary, $this->numbering, new Diagnostics());
     }
 
+    /** Adds what a clause has set up. */
+    public function endClause(): void
+    {
+        $this->implied?->endClause();
+    }
+
     /** Ends what holds up to the end of the line, and applies what was said of all of it. */
     public function finish(): void
     {
+        $this->endClause();
         $this->spread->end();
         $this->afterwards?->finish();
     }

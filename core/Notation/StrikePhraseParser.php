@@ -8,6 +8,7 @@ use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\Landing;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Target;
 
 /**
  * Parses a phrase for one strike: how often, how hard, feinted, side, target, the noun or number, and what follows it.
@@ -159,7 +160,13 @@ final readonly class StrikePhraseParser
                 }
 
                 $limb = $words[(int) $bare + 1] ?? '';
+                // "The leg with the right" is a kick, too.
                 $isLeg = $stands && 'leg' === $limb;
+                $isAimedAtLeg =
+                    $stands
+                    && null !== $modifiers->targetWord
+                    && 'low' !== $modifiers->targetWord
+                    && Target::Leg === Vocabulary::TARGETS[$modifiers->targetWord];
                 if ($stands && 'foot' === $limb) {
                     return null;
                 }
@@ -173,7 +180,7 @@ final readonly class StrikePhraseParser
                         $from,
                         $bare,
                         $isLeg ? 2 : 1,
-                        $isLeg ? 'kick' : self::BARE_SIDE,
+                        $isLeg || $isAimedAtLeg ? 'kick' : self::BARE_SIDE,
                         '',
                         $modifiers,
                     )

@@ -59,8 +59,18 @@ final readonly class TargetRowReader
         $last = LastStrike::in($this->draft->items);
         // "Hook to the body and the head" is the same hook again; after a comma the hands take turns.
         $isSame = null !== $last && $this->goesOn($index);
-        $family = $isSame || true === $last?->item->isLegStrike() ? $last->item->strike->family : 'straight';
-        $role = null === $last ? Role::Lead : ($isSame ? $last->role : $last->role->other());
+        $isLegTarget = Target::Leg === $target && 'low' !== $token->word();
+        $family = match (true) {
+            $isSame || true === $last?->item->isLegStrike() => $last->item->strike->family,
+            // "One two, chop the leg": no hand goes there.
+            $isLegTarget => 'round kick',
+            default => 'straight',
+        };
+        $role = match (true) {
+            $isSame => $last->role,
+            $isLegTarget && true !== $last?->item->isLegStrike() => Role::Rear,
+            default => $last?->role->other() ?? Role::Lead,
+        };
         if ($before instanceof MoveItem && MoveKind::Defence === $before->move->kind && 'straight' === $family) {
             $role = DefaultRole::of('hook', $this->draft->items, $this->catalogue)->role;
         }
@@ -81,7 +91,9 @@ final readonly class TargetRowReader
             $token->span,
             $isSame
                 ? t('A second target is read as the {strike} again.', strike: $strike->name)
-                : t('A target without a strike is read as {strike}: the sides alternate.', strike: $strike->name),
+                : ('straight' === $family || true === $last?->item->isLegStrike()
+                    ? t('A target without a strike is read as {strike}: the sides alternate.', strike: $strike->name)
+                    : t('A target without a strike is read as {strike}.', strike: $strike->name)),
             isset(Vocabulary::HEIGHTS[$token->word()]) ? [] : array_map(
                 fn (string $name): string => $this->tokens->apart(
                     $name.' to the '.$target->word(),
