@@ -472,6 +472,7 @@ final class ChainParser
             $this->refuseTimes($this->tokens->span($close + 1, $repeat->next));
         } else {
             $this->draft->repeatFrom($from, $repeat->times - 1);
+            $this->draft->widen($this->tokens->span($close, $repeat->next));
         }
 
         return true;
