@@ -12,6 +12,7 @@ use Periplus\Core\Flow\Rules\InferredRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Reading;
+use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Notation\Writer;
 
 use function Periplus\Core\Language\t;
@@ -62,17 +63,7 @@ final readonly class DraftReader
 
     private static function unreadable(Reading $reading): Refused
     {
-        $problems = array_map(
-            static fn ($problem): array => [
-                'at' => $problem->at,
-                'length' => $problem->length,
-                'message' => $problem->message,
-                'expected' => $problem->expected,
-                'nearest' => $problem->nearest,
-                'drill' => $problem->drill,
-            ],
-            $reading->problems,
-        );
+        $problems = array_map(static fn (ReadingProblem $problem): array => (array) $problem, $reading->problems);
 
         return new Invalid(
             t('The chain cannot be read yet, so it was not saved. {problem}', problem: $reading->problems[0]->message),

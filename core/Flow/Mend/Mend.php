@@ -30,8 +30,9 @@ final readonly class Mend
 
     /**
      * Returns the keys to sort by, best first: verdict; visible waits; number of edits; distance to what they mend;
-     * insertions and ties before exchanges before omissions; severity of the findings; swing of the hips between strikes, which
-     * is what drives a strike; edits nearer to the end; length. The spelling breaks ties, so that the order is stable.
+     * insertions and ties before exchanges before omissions; severity of the findings; swing of the hips between
+     * strikes, which is what drives a strike; edits nearer to the end; length. The spelling breaks ties, so that the
+     * order is stable.
      *
      * @param float $seenFrom waits up to that many ms cannot be seen
      * @param list<int> $places of the items in the chain as it was that something is to be done about
