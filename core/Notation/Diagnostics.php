@@ -31,6 +31,9 @@ final class Diagnostics
     /** @return list<Span> in the order of the text */
     public function passedOver(): array
     {
+        if (\count($this->passedOver) < 2) {
+            return $this->passedOver;
+        }
         usort($this->passedOver, static fn (Span $a, Span $b): int => $a->at <=> $b->at);
 
         return $this->passedOver;
@@ -92,6 +95,9 @@ final class Diagnostics
     /** @return list<ReadingProblem> in the order of the text */
     public function problems(): array
     {
+        if (\count($this->problems) < 2) {
+            return $this->problems;
+        }
         usort($this->problems, static fn (ReadingProblem $a, ReadingProblem $b): int => $a->at <=> $b->at);
 
         return $this->problems;

@@ -98,7 +98,7 @@ final class Reader
         }
 
         $name = $this->name($text);
-        $heard = $this->forms()->heard(Lexer::tokens(mb_substr($text, $name), $name));
+        $heard = $this->forms()->heard(Lexer::tokens(0 === $name ? $text : mb_substr($text, $name), $name));
         $reading = (new ChainParser(
             catalogue: $this->catalogue,
             vocabulary: $this->vocabulary,
@@ -110,10 +110,10 @@ final class Reader
             passedOver: $heard->passedOver,
         ))->reading($text);
 
-        $before = rtrim(mb_substr($text, 0, $name), ": \u{00A0}");
-        if ('' === $before) {
+        if (0 === $name) {
             return $reading;
         }
+        $before = rtrim(mb_substr($text, 0, $name), ": \u{00A0}");
 
         return $reading->with(
             1 === preg_match('/^\s*\d{1,2}[.)]$/', $before)
@@ -137,6 +137,9 @@ final class Reader
     /** Returns the length of a name before the chain, with its colon: "Sea gate: 1 2 3", or of the number of a list. */
     private function name(string $text): int
     {
+        if (false === strpbrk($text, ':.)')) {
+            return 0;
+        }
         if (1 === preg_match('/^\s*\d{1,2}[.)]\s+(?=\p{L})/u', $text, $number)) {
             return mb_strlen($number[0]);
         }

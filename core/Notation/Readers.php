@@ -179,6 +179,8 @@ final class Readers
         $this->endClause();
         $this->spread->end();
         $this->afterwards?->finish();
+        // These know each other in a circle, which would hold the memory of the line until it is collected.
+        $this->strike = $this->joined = $this->afterwards = $this->withMove = $this->implied = null;
     }
 
     private function moveResolver(): MoveResolver

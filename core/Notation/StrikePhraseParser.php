@@ -148,6 +148,7 @@ final readonly class StrikePhraseParser
                     $stands
                     && ('and' === $word || TokenKind::Stop === $token?->kind)
                     && isset(Vocabulary::SIDES[$words[$index + 1] ?? ''])
+                    && ('and' === $word || $this->isPluralWithin($words, $index + 2))
                         ? $this->parse($tokens, $index + 1)
                         : null;
                 $sharesTarget =
@@ -211,6 +212,16 @@ final readonly class StrikePhraseParser
     private function isPluralAhead(array $words, int $index): bool
     {
         return true === $this->nouns->noun($words, $index)?->plural;
+    }
+
+    /**
+     * Tells whether a noun in the plural comes soon, which may be that of a side before: "left low, right high kicks".
+     *
+     * @param list<string> $words
+     */
+    private function isPluralWithin(array $words, int $index): bool
+    {
+        return $this->vocabulary->isPlural($words[$index] ?? '') || $this->vocabulary->isPlural($words[$index + 1] ?? '');
     }
 
     /** Returns the first of "left and right hooks to the body", which is one of each, both to the body. */
@@ -392,7 +403,8 @@ final readonly class StrikePhraseParser
         $targetWord = $modifiers->targetWord ?? $this->vocabulary->aimed[$noun] ?? null;
         [$sideAfter, $openTarget, $targetAfter, $sameAfter] = [null, false, null, null];
         [$secondTarget, $bothSides] = [$modifiers->secondTarget, false];
-        while (true) {
+        // Most phrases end at a comma or at the end of the line.
+        while ('' !== ($words[$next] ?? '')) {
             if ('straight' === ($words[$next] ?? '') && isset(Vocabulary::LEADS_ON[$words[$next + 1] ?? ''])) {
                 // "Straight" says in which manner the strike goes there or the next one follows.
                 $passedOver[] = $tokens->span($next, $next + 1);
@@ -475,12 +487,12 @@ final readonly class StrikePhraseParser
             $modifiers->effort = Vocabulary::EFFORTS[$word];
             ++$next;
         }
-        $written = new WrittenNumber($number);
+        $written = '' === $number ? null : new WrittenNumber($number);
 
         return new StrikePhrase(
             noun: $noun,
-            code: $written->code,
-            letters: $written->letters,
+            code: $written->code ?? '',
+            letters: $written->letters ?? '',
             side: $sideAfter ?? $side,
             role: $modifiers->role,
             targetWord: $targetAfter ?? $targetWord,

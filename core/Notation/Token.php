@@ -23,8 +23,11 @@ final readonly class Token
     /** Returns the word in lower case; empty for what is no word, and so ends a phrase. */
     public function word(): string
     {
-        return TokenKind::Word === $this->kind
-            ? Vocabulary::INITIALS[$this->text] ?? strtr(mb_strtolower($this->text), ["\u{2019}" => "'"])
-            : '';
+        return match (true) {
+            TokenKind::Word !== $this->kind => '',
+            // Most words are typed so.
+            ctype_lower($this->text) => $this->text,
+            default => Vocabulary::INITIALS[$this->text] ?? strtr(mb_strtolower($this->text), ["\u{2019}" => "'"]),
+        };
     }
 }

@@ -99,7 +99,9 @@ final class TokenStream
     /** Returns the range from the token at one position to the last one before the other. */
     public function span(int $from, int $to): Span
     {
-        return $this->tokens[$from]->span->until($this->tokens[$to - 1]->span);
+        $first = $this->tokens[$from]->span;
+
+        return $to === $from + 1 ? $first : $first->until($this->tokens[$to - 1]->span);
     }
 
     /** Returns a text with the commas that it needs in the place of the tokens from one position to another. */

@@ -117,6 +117,23 @@ final class HearingTest extends TestCase
         self::assertGreaterThan(500, $accepted);
     }
 
+    /** What is left in circles is freed late, and thousands of lines a second would wait for it. */
+    public function testALineThatWasReadLeavesNothingBehind(): void
+    {
+        $lines = ['1 2 3b', 'jab, two hooks low kick', 'jab stepping left', 'nice jab, zork', '*(1,2)3 [1 2]x2'];
+        $read = static fn (): array => array_map(
+            static fn (string $line): int => \count(
+                Reader::builtIn()->read($line, Numbering::named('parity'), Stance::Orthodox)->problems,
+            ),
+            $lines,
+        );
+        $read();
+        gc_collect_cycles();
+        $read();
+
+        self::assertSame(0, gc_collect_cycles());
+    }
+
     public function testGlueIsNoWordOfTheTrade(): void
     {
         $vocabulary = new Vocabulary(Catalogue::builtIn());
