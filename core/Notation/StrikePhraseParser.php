@@ -405,14 +405,14 @@ final readonly class StrikePhraseParser
         [$secondTarget, $bothSides] = [$modifiers->secondTarget, false];
         // Most phrases end at a comma or at the end of the line.
         while ('' !== ($words[$next] ?? '')) {
-            if ('straight' === ($words[$next] ?? '') && isset(Vocabulary::LEADS_ON[$words[$next + 1] ?? ''])) {
+            if ('straight' === $words[$next] && isset(Vocabulary::LEADS_ON[$words[$next + 1] ?? ''])) {
                 // "Straight" says in which manner the strike goes there or the next one follows.
                 $passedOver[] = $tokens->span($next, $next + 1);
                 ++$next;
                 continue;
             }
             if (
-                isset(Vocabulary::EFFORTS[$words[$next] ?? ''])
+                isset(Vocabulary::EFFORTS[$words[$next]])
                 && \in_array($words[$next + 1] ?? '', ['to', 'at', 'into'], true)
                 && null !== $this->targetAfter->find($tokens, $next + 1, $noun)
             ) {
@@ -435,7 +435,7 @@ final readonly class StrikePhraseParser
             $isOpen =
                 '' !== $noun
                 && !$modifiers->switch
-                && ('with' === ($words[$next] ?? '')
+                && ('with' === $words[$next]
                     || (!isset($this->vocabulary->fixed[$noun]) && !isset($this->vocabulary->hands[$noun])));
             $after =
                 null === $sideAfter && null === $modifiers->side && $isOpen
