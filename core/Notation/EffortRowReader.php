@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
+use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Strike;
 
@@ -75,43 +76,43 @@ final readonly class EffortRowReader
         return $isBare ? $thrown->family === $resolved->family : $thrown === $resolved;
     }
 
-    /** Reads one effort for a clause, or one for each strike of it, from the place of the first. */
+    /**
+     * Reads efforts that open a line: one and a comma, "fast, one two", or one for each strike, "light light hard, one
+     * two three".
+     */
     private function row(): bool
     {
         $from = $next = $this->tokens->position();
-        $efforts = [];
-        while (null !== ($effort = Vocabulary::EFFORTS[$this->tokens->words[$next] ?? ''] ?? null)) {
+        $efforts = [Vocabulary::EFFORTS[$this->tokens->word()]];
+        $hasCommas = false;
+        while (null !== ($effort = $this->effortAt($next + 1) ?? $this->effortAt($next + 2, $next + 1))) {
+            $hasCommas = $hasCommas || $this->isStop($next + 1);
+            $next += $this->isStop($next + 1) ? 2 : 1;
             $efforts[] = $effort;
-            ++$next;
-            $isRow = isset(Vocabulary::EFFORTS[$this->tokens->words[$next + 1] ?? '']);
-            $next += $isRow && [] === $this->draft->items && $this->isStop($next) ? 1 : 0;
         }
-        $isApart = $this->isStop($next);
-        if (!$isApart && 1 === \count(array_unique($efforts, \SORT_REGULAR))) {
-            // "Big big right hand" says one effort twice.
+        ++$next;
+        // "Big big right hand" says one effort twice, and "big right hand" needs no row.
+        $isRow = !$hasCommas && \count(array_unique($efforts, \SORT_REGULAR)) > 1;
+        $strike = $next + ($this->isStop($next) ? 1 : 0);
+        if (
+            [] !== $this->draft->items
+            || (!$isRow && $strike === $next)
+            || null === $this->strikes->parse($this->tokens, $strike)
+        ) {
             return false;
         }
-        $next += $isApart ? 1 : 0;
-        $isWhole = \count($efforts) > 1 ? !$this->isBroken($from, $next) || $isApart : $isApart;
-        $isBegin = [] === $this->draft->items && null !== $this->strikes->parse($this->tokens, $next);
-        if ([] === $efforts || !$isWhole || !$isBegin) {
-            return false;
-        }
-        $this->spread->promise($efforts, $this->tokens->span($from, $next));
-        $this->tokens->moveTo($next);
+        $this->spread->promise($efforts, $this->tokens->span($from, $strike));
+        $this->tokens->moveTo($strike);
 
         return true;
     }
 
-    private function isBroken(int $from, int $to): bool
+    /** @param int|null $comma place at which a comma has to be */
+    private function effortAt(int $index, ?int $comma = null): ?Effort
     {
-        for ($index = $from; $index < $to; ++$index) {
-            if ($this->isStop($index)) {
-                return true;
-            }
-        }
-
-        return false;
+        return null === $comma || $this->isStop($comma)
+            ? Vocabulary::EFFORTS[$this->tokens->words[$index] ?? ''] ?? null
+            : null;
     }
 
     private function isStop(int $index): bool

@@ -164,6 +164,7 @@ const SCREENS = [
   "/reports/month",
   "/voice",
   "/advice",
+  "/words",
   "/audit-log",
   "/exchange",
   "/numbering",

@@ -82,6 +82,7 @@ test("axe finds no fault on any other screen", async ({ page }) => {
     ["/run", "Round timer"],
     ["/voice", "What the sessions of these weeks say"],
     ["/advice", "Jogging"],
+    ["/words", "verbs of throwing"],
     ["/settings", "The week begins on"],
     ["/status", "Back up now"],
     ["/setup", "Set up Saltworks"],
