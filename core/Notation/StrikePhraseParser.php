@@ -221,7 +221,8 @@ final readonly class StrikePhraseParser
      */
     private function isPluralWithin(array $words, int $index): bool
     {
-        return $this->vocabulary->isPlural($words[$index] ?? '') || $this->vocabulary->isPlural($words[$index + 1] ?? '');
+        return $this->vocabulary->isPlural($words[$index] ?? '')
+            || $this->vocabulary->isPlural($words[$index + 1] ?? '');
     }
 
     /** Returns the first of "left and right hooks to the body", which is one of each, both to the body. */
