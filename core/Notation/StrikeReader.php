@@ -119,20 +119,30 @@ final readonly class StrikeReader
             }
         }
         if ($isRow && [] !== $row) {
-            $whole = new CountedRow($row, $this->catalogue);
-            $this->diagnostics->note(
-                $phrase->span,
-                $whole->message($this->tokens->text($index, $phrase->next)),
-                array_map(
-                    fn (string $text): string => $this->tokens->apart($text, $index, $phrase->next),
-                    $whole->choices(),
-                ),
-            );
+            $this->noteRow($row, $phrase, $index);
         }
         if (Vocabulary::CHECK_HOOK === $phrase->noun) {
             $this->diagnostics->note($phrase->span, t('A check hook is read as a lead hook and a pivot.'));
             $this->draft->add(new MoveItem($this->catalogue->move('pivot-out')), $span);
         }
+    }
+
+    /**
+     * Says how several of one strike were read, and offers them the other way round.
+     *
+     * @param non-empty-list<StrikeItem> $row
+     */
+    private function noteRow(array $row, StrikePhrase $phrase, int $from): void
+    {
+        $whole = new CountedRow($row, $this->catalogue);
+        $this->diagnostics->note(
+            $phrase->span,
+            $whole->message($this->tokens->text($from, $phrase->next)),
+            array_map(
+                fn (string $text): string => $this->tokens->apart($text, $from, $phrase->next),
+                $whole->choices(),
+            ),
+        );
     }
 
     private function followsALeg(): bool
