@@ -560,7 +560,7 @@ final class ChainParser
             $this->draft->replaceLast(
                 null === $target
                     ? $item->with(effort: $effort, feint: $isFeint || $item->feint)
-                    : $item->by($item->strike, $target),
+                    : $item->by($item->strike, TargetRowReader::reached($item->strike, $target) ?? $target),
                 $token->span,
             );
         } catch (InvalidChain $invalid) {

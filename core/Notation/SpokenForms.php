@@ -14,7 +14,7 @@ final readonly class SpokenForms
     public const DRILL = 'drill:';
 
     /** Numbers that are parts of phrases: "this one". */
-    private const NUMBERS = ['1' => 'one', '2' => 'two'];
+    private const NUMBERS = ['1' => 'one', '2' => 'two', '3' => 'three'];
 
     /** @var array<string, string> phrase to the words in its place; empty for glue */
     private array $forms;

@@ -47,11 +47,11 @@ final readonly class TargetRowReader
         $before = $this->draft->last();
         if (
             $before instanceof MoveItem
-            && !$before->move->movesHead()
+            && (!$before->move->movesHead() || \in_array($token->word(), ['low', 'high'], true))
             && MoveKind::Footwork !== $before->move->kind
             && TokenKind::Stop !== $this->tokens->at($index - 1)?->kind
         ) {
-            // "Block high", "grab the head".
+            // "Block high", "duck low", "grab the head".
             $this->diagnostics->passOver($token->span);
 
             return true;
@@ -108,7 +108,7 @@ final readonly class TargetRowReader
     }
 
     /** Returns the target as that strike has it: "low" is under the guard of a punch. Null where it does not reach. */
-    private static function reached(Strike $strike, Target $target): ?Target
+    public static function reached(Strike $strike, Target $target): ?Target
     {
         return match (true) {
             \in_array($target, $strike->targets, true) => $target,
