@@ -29,6 +29,7 @@ const BulkBar = lazy(() => import("./BulkBar").then(({ BulkBar }) => ({ default:
 
 const NothingFound = screen<ComponentProps<typeof Nothing>>(() => import("./NothingFound"));
 const NotUnderstood = screen<ComponentProps<typeof Unclear>>(() => import("./NotUnderstood"));
+const Understood = lazy(() => import("./Understood"));
 const TodayRow = lazy(() => import("./TodayRow"));
 
 /** Moves the focus into the list, from where arrow keys and Enter go on; tells whether there is a list. */
@@ -77,7 +78,7 @@ export default function LibraryScreen() {
       />
       <Flex wrap align="center" gap="small" className="library-understood">
         <Views address={address} onOpen={open} />
-        {data && filters.q && <Understood search={data.search} />}
+        <Suspense>{data && filters.q && <Understood search={data.search} />}</Suspense>
         <SearchHelp onTry={(text) => onType((now) => (now.trim() === "" ? text : `${now.trim()}, ${text}`))} />
         <WordsSwitch />
       </Flex>
@@ -121,22 +122,6 @@ export default function LibraryScreen() {
       )}
       {data && <Pages page={filters.page ?? 1} size={PAGE_SIZE} total={data.total} onPage={onPage} />}
     </main>
-  );
-}
-
-/** Shows how the search was understood. */
-function Understood({ search }: { search: CombinationPage["search"] }) {
-  return (
-    <span className="understood" role="status">
-      {search.clauses.map((clause) => (
-        <span key={clause.text} className="tag">
-          {clause.says}
-        </span>
-      ))}
-      {search.passedOver.length > 0 && (
-        <span className="small">{t`Passed over: ${search.passedOver.join(", ")}.`}</span>
-      )}
-    </span>
   );
 }
 

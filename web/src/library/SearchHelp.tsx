@@ -1,8 +1,5 @@
-import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { type ComponentProps, Suspense, useState } from "react";
-import { Dialog } from "../ui/Dialog";
-import { Loading } from "../ui/Loading";
 import { screen } from "../ui/screens";
 import type Patterns from "./SearchPatterns";
 
@@ -10,22 +7,17 @@ const SearchPatterns = screen<ComponentProps<typeof Patterns>>(() => import("./S
 
 /** Explains the words that a search understands. */
 export function SearchHelp({ onTry }: { onTry: (text: string) => void }) {
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState<boolean | null>(null);
   return (
     <>
       <button type="button" className="link-button" onClick={() => setOpen(true)}>
         <Trans>What can I search for?</Trans>
       </button>
-      <Dialog open={open} onClose={() => setOpen(false)} title={t`Search`}>
-        <Suspense fallback={<Loading />}>
-          <SearchPatterns
-            onTry={(pattern) => {
-              setOpen(false);
-              onTry(pattern);
-            }}
-          />
+      {open !== null && (
+        <Suspense>
+          <SearchPatterns open={open} onClose={() => setOpen(false)} onTry={onTry} />
         </Suspense>
-      </Dialog>
+      )}
     </>
   );
 }

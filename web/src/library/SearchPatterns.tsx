@@ -1,5 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import { Dialog } from "../ui/Dialog";
 
 const PATTERNS: [string, string][] = [
   ["starts with 1", t`begins with a jab; in the numbers you read; starts 1 is the same`],
@@ -25,10 +26,16 @@ const PATTERNS: [string, string][] = [
   ['"no exit"', t`words in quotation marks are words of the name, the themes or the note`],
 ];
 
-/** Lists what a search understands; a press adds a pattern to the search. */
-export default function SearchPatterns({ onTry }: { onTry: (text: string) => void }) {
+interface Props {
+  open: boolean;
+  onClose: () => void;
+  onTry: (pattern: string) => void;
+}
+
+/** Lists what a search understands, in a dialog; a press adds a pattern to the search. */
+export default function SearchPatterns({ open, onClose, onTry }: Props) {
   return (
-    <>
+    <Dialog open={open} onClose={onClose} title={t`Search`}>
       <p className="small">
         <Trans>
           Plain words are searched for in names, themes, notes and coaches. The patterns below say more; combine any of
@@ -39,7 +46,14 @@ export default function SearchPatterns({ onTry }: { onTry: (text: string) => voi
         {PATTERNS.map(([pattern, says]) => (
           <div key={pattern}>
             <dt>
-              <button type="button" className="chip" onClick={() => onTry(pattern)}>
+              <button
+                type="button"
+                className="chip"
+                onClick={() => {
+                  onClose();
+                  onTry(pattern);
+                }}
+              >
                 {pattern}
               </button>
             </dt>
@@ -47,6 +61,6 @@ export default function SearchPatterns({ onTry }: { onTry: (text: string) => voi
           </div>
         ))}
       </dl>
-    </>
+    </Dialog>
   );
 }

@@ -140,7 +140,8 @@ function ShippedWords({ words }: { words: PassedOverWords }) {
         return (
           <details key={`${group} ${wanted === ""}`} open={wanted !== "" || keptHere > 0} className="glue-word-group">
             <summary>
-              {group} · {found.length}
+              {/* The groups are named in the language of their words. */}
+              <span translate="no">{group}</span> · {found.length}
               {keptHere > 0 && t`, ${keptHere} not passed over`}
             </summary>
             <ul className="glue-word-list">
