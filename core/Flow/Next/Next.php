@@ -60,7 +60,7 @@ final readonly class Next
                 continue;
             }
             $ranked[] = $plain = $this->ranked($item, $order, $before, $state);
-            $tied = Chain::tied($before[\count($before) - 1] ?? null, $item);
+            $tied = $plain[1]->wait > 0.0 ? Chain::tied($before[\count($before) - 1] ?? null, $item) : null;
             $quicker = null === $tied ? null : $this->ranked($tied, $order, $before, $state);
             // Tied to the item before it only where that is what lets it flow sooner.
             if (null !== $quicker && $quicker[1]->wait < $plain[1]->wait) {
