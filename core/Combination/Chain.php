@@ -96,8 +96,11 @@ final readonly class Chain implements \Countable
         }
         try {
             $tied = match (true) {
-                $before instanceof MoveItem && $before->move->suits($item->strike) => $item->with(joined: true),
-                $before instanceof StrikeItem && $before->isLegStrike() => $item->with(legUp: true),
+                $before instanceof MoveItem => $before->move->suits($item->strike)
+                    && $before->move->allowsStrikeOf($item->strike) ? $item->with(joined: true) : null,
+                $before instanceof StrikeItem => $before->isLegStrike() && $before->sharesLimbWith($item)
+                    ? $item->with(legUp: true)
+                    : null,
                 default => null,
             };
             if (null !== $tied) {

@@ -89,11 +89,14 @@ final readonly class Move
     }
 
     /**
-     * Tells whether coaches call a strike as one action with it: no kick with a slip, a roll or a duck, and out of a
-     * roll the hand that it loads. Common practice, no source.
+     * Tells whether coaches call a strike as one action with it: none going out, no kick with a slip, a roll or a duck,
+     * and out of a roll the hand that it loads. Common practice, no source.
      */
     public function suits(Strike $strike): bool
     {
+        if ($this->range > 0) {
+            return false;
+        }
         if (MoveKind::Defence !== $this->kind || !$this->movesHead()) {
             return true;
         }

@@ -70,6 +70,7 @@ final class NextTest extends TestCase
 
         self::assertContains('+2', $texts('1 slip-lead'));
         self::assertNotContains('+14', $texts('1 slip-lead'), 'nobody kicks with a slip');
+        self::assertSame([], preg_grep('/[+]/', $texts('1 2 exit')), 'nobody strikes as he leaves');
         self::assertContains('^14h', $texts('1 2 14l'));
         self::assertNotContains('^13h', $texts('1 2 14l'));
         self::assertSame([], preg_grep('/[+^]/', $texts('1 2')));
