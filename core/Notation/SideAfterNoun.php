@@ -29,6 +29,15 @@ final readonly class SideAfterNoun
     public function find(TokenStream $tokens, int $index, string $noun): ?FoundSide
     {
         $words = $tokens->words;
+        if (
+            'back' === ($words[$index] ?? '')
+            && \in_array($words[$index + 1] ?? '', ['leg', 'foot'], true)
+            && $this->vocabulary->isOfLeg($noun)
+            && null === $this->nouns->noun($words, $index + 2)
+        ) {
+            // "Kick back leg"; elsewhere "back" is a side only behind "with".
+            return new FoundSide(Role::Rear, $index + 2);
+        }
         $isWith = 'with' === ($words[$index] ?? '') || $this->isOffALimb($words, $index);
         $with = $isWith ? (isset(Vocabulary::ARTICLES[$words[$index + 1] ?? '']) ? 2 : 1) : 0;
         $word = $words[$index + $with] ?? '';
