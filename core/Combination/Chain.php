@@ -85,9 +85,8 @@ final readonly class Chain implements \Countable
     }
 
     /**
-     * Returns a strike that follows, tied to the item before it: as one action with a move, or with the leg that has
-     * not come down since a kick. Null where they cannot be tied or nobody throws them so: a kick with a move of the
-     * head, a strike of the other hand out of a roll. Common practice, no source.
+     * Returns the strike tied to the item before it: thrown as one action with a move, or kicked with the leg that is
+     * still up. Returns null where the two cannot be tied, or where coaches do not call it (common practice, no source).
      */
     public static function tied(?Item $before, Item $item): ?StrikeItem
     {

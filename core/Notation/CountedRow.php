@@ -34,7 +34,7 @@ final readonly class CountedRow
             : t('"{said}" is thrown by the same side, as usual.', said: $said);
     }
 
-    /** @return list<string> as it was read, and the other way round: the other side first, or both in turn */
+    /** @return list<string> the row as it was read, and the row that begins with the other side or alternates */
     public function choices(): array
     {
         $first = $this->items[0]->strike->role;

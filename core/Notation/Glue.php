@@ -48,7 +48,7 @@ final readonly class Glue implements GlueSource
             + array_fill_keys($this->own, true);
     }
 
-    /** Returns a phrase as it is compared with a typed one: in lower case, with one blank between the words. */
+    /** Returns a phrase in lower case with one space between its words, as it is stored and compared. */
     public static function normalized(string $phrase): string
     {
         $words = array_map(static fn (Token $token): string => $token->word(), Lexer::tokens($phrase));

@@ -9,7 +9,7 @@ use Periplus\Core\Technique\Data;
 /**
  * What core/data/hearing.json says: words that carry nothing, and other words for those that the grammar reads.
  *
- * @internal to {@see SpokenForms}
+ * @internal to {@see Glue} and {@see SpokenForms}
  */
 final class HearingData
 {

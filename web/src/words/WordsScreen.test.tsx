@@ -53,13 +53,24 @@ function shown(what: ReactNode, role: string) {
 test("a phrase of the gym is added with Enter, and the undo takes it back", async () => {
   const sent = shown(<WordsScreen />, "head-coach");
   const field = await screen.findByLabelText("A word or phrase to pass over");
-  fireEvent.change(field, { target: { value: " Zamba " } });
+  fireEvent.change(field, { target: { value: " zamba " } });
   fireEvent.keyDown(field, { key: "Enter" });
   await screen.findByRole("button", { name: "Read “zamba” again" });
   expect(sent).toEqual([{ version: '"4"', body: { own: ["come on champ", "zamba"], kept: ["slap"] } }]);
 
   fireEvent.click(await screen.findByRole("button", { name: "Undo" }));
   await waitFor(() => expect(sent[1]).toEqual({ version: '"5"', body: { own: ["come on champ"], kept: ["slap"] } }));
+});
+
+test("an undo takes back its own change and leaves the later one", async () => {
+  const sent = shown(<WordsScreen />, "head-coach");
+  fireEvent.click(await screen.findByRole("button", { name: "slap" }));
+  await waitFor(() => expect(sent).toHaveLength(1));
+  const first = await screen.findByRole("button", { name: "Undo" });
+  fireEvent.click(screen.getByRole("button", { name: "rip" }));
+  await waitFor(() => expect(sent).toHaveLength(2));
+  fireEvent.click(first);
+  await waitFor(() => expect(sent[2]?.body).toEqual({ own: WORDS.own, kept: ["rip", "slap"] }));
 });
 
 test("a word that ships is kept, and passed over again", async () => {

@@ -44,7 +44,7 @@ function OwnWords({ words }: { words: PassedOverWords }) {
   const save = useSaveWords();
   const [typed, setTyped] = useState("");
   const add = () => {
-    const phrase = typed.trim().toLowerCase();
+    const phrase = typed.trim();
     if (phrase !== "") {
       save.mutate(passOver(phrase), { onSuccess: () => setTyped("") });
     }
@@ -59,7 +59,6 @@ function OwnWords({ words }: { words: PassedOverWords }) {
         <Flex component="form" gap="small" className="form-row" onSubmit={(event) => event.preventDefault()}>
           <Input
             value={typed}
-            maxLength={40}
             onChange={(event) => setTyped(event.target.value)}
             onPressEnter={add}
             placeholder={t`A word or phrase, such as “come on champ”`}
@@ -87,7 +86,7 @@ function OwnWords({ words }: { words: PassedOverWords }) {
                   type="button"
                   className="glue-word"
                   aria-label={t`Read “${phrase}” again`}
-                  onClick={() => save.mutate(readAgain(phrase, true))}
+                  onClick={() => save.mutate(readAgain(phrase))}
                 >
                   {phrase} <span aria-hidden="true">✕</span>
                 </button>
@@ -110,12 +109,7 @@ function ShippedWords({ words }: { words: PassedOverWords }) {
   const groups = words.groups
     .map((group) => ({ ...group, found: group.words.filter((word) => word.includes(wanted)) }))
     .filter((group) => group.found.length > 0);
-  const change = (word: string) =>
-    save.mutate(
-      kept.has(word)
-        ? { ...passOver(word), to: ({ own, kept: now }) => ({ own, kept: now.filter((one) => one !== word) }) }
-        : readAgain(word, false),
-    );
+  const change = (word: string) => save.mutate(kept.has(word) ? passOver(word) : readAgain(word));
   return (
     <section className="panel block" aria-label={t`Words that ship`}>
       <h2>

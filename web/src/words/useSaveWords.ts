@@ -11,9 +11,11 @@ export function useWordsOfGym() {
   return server.useQuery("get", "/api/passed-over-words");
 }
 
+type Lists = Pick<PassedOverWords, "own" | "kept">;
+
 interface Change {
   /** Returns what is to be saved, from what is there. */
-  to: (now: PassedOverWords) => Pick<PassedOverWords, "own" | "kept">;
+  to: (now: Lists) => Lists;
   says: string;
 }
 
@@ -22,40 +24,53 @@ export function useSaveWords() {
   const queries = useQueryClient();
   const notice = useNotice();
   const put = async (to: Change["to"]) => {
-    const now = await queries.ensureQueryData(words());
-    const { own, kept } = to(now);
-    const saved = await answered(
+    // The newest, so that what somebody else has changed meanwhile stays.
+    const before = await queries.fetchQuery({ ...words(), staleTime: 0 });
+    const after = await answered(
       api.PUT("/api/passed-over-words", {
-        params: { header: { "If-Match": ifMatch(now.version)["If-Match"] } },
-        body: { own, kept },
+        params: { header: { "If-Match": ifMatch(before.version)["If-Match"] } },
+        body: to(before),
       }),
     );
-    queries.setQueryData(words().queryKey, saved);
+    queries.setQueryData(words().queryKey, after);
     void queries.invalidateQueries({ queryKey: keys.checks });
-    return now;
+    return { before, after };
   };
   return useMutation({
     mutationFn: ({ to }: Change) => put(to),
-    onSuccess: (before, { says }) =>
-      notice.undo(says, () => void put(() => ({ own: before.own, kept: before.kept })).catch(notice.failed)),
-    // Somebody else may have changed them; the newest is shown.
-    onError: () => queries.invalidateQueries({ queryKey: words().queryKey }),
+    onSuccess: ({ before, after }, { says }) =>
+      notice.undo(
+        says,
+        () =>
+          void put((now) => ({
+            own: undone(before.own, after.own, now.own),
+            kept: undone(before.kept, after.kept, now.kept),
+          })).catch(notice.failed),
+      ),
   });
 }
 
-/** Passes over one more word of the gym's own. */
+/** Takes one change back, and leaves what was changed since. */
+function undone(before: string[], after: string[], now: string[]): string[] {
+  const added = after.filter((word) => !before.includes(word));
+  const removed = before.filter((word) => !after.includes(word));
+  return [...now.filter((word) => !added.includes(word)), ...removed];
+}
+
+/** Passes over a word: one that ships and was kept, or another one of the gym's own. */
 export function passOver(phrase: string): Change {
   return {
-    to: ({ own, kept }) => ({ own: [...own, phrase], kept: kept.filter((one) => one !== phrase) }),
+    to: ({ own, kept }) =>
+      kept.includes(phrase) ? { own, kept: kept.filter((one) => one !== phrase) } : { own: [...own, phrase], kept },
     says: t`“${phrase}” is passed over from now on.`,
   };
 }
 
 /** Reads a word again, be it the gym's own or one that ships. */
-export function readAgain(phrase: string, isOwn: boolean): Change {
+export function readAgain(phrase: string): Change {
   return {
     to: ({ own, kept }) =>
-      isOwn ? { own: own.filter((one) => one !== phrase), kept } : { own, kept: [...kept, phrase] },
+      own.includes(phrase) ? { own: own.filter((one) => one !== phrase), kept } : { own, kept: [...kept, phrase] },
     says: t`“${phrase}” is no longer passed over.`,
   };
 }
