@@ -86,7 +86,7 @@ final readonly class Chain implements \Countable
 
     /**
      * Returns the strike tied to the item before it: thrown as one action with a move, or kicked with the leg that is
-     * still up. Returns null where the two cannot be tied, or where coaches do not call it (common practice, no source).
+     * still up. Returns null where the two cannot be tied, or where coaches do not call it. Common practice, no source.
      */
     public static function tied(?Item $before, Item $item): ?StrikeItem
     {
