@@ -9,10 +9,10 @@ use Periplus\Core\Balance\Athlete;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\ChainText;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 

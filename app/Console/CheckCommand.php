@@ -9,12 +9,12 @@ use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckDocument;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -51,7 +51,7 @@ final class CheckCommand extends Command
                 '',
             )
             ->addOption('tempo', null, InputOption::VALUE_REQUIRED, '1.6 learning, 1.0 working, 0.8 fast', '1.0')
-            ->addOption('medium', null, InputOption::VALUE_REQUIRED, 'shadow, bag, pads or partner', 'shadow')
+            ->addOption('medium', null, InputOption::VALUE_REQUIRED, implode(', ', Medium::ids()), 'shadow')
             ->addOption('group', null, InputOption::VALUE_REQUIRED, 'open, beginners or youth', 'open')
             ->addOption('athlete', null, InputOption::VALUE_REQUIRED, 'small, middle or tall', 'middle')
             ->addOption(

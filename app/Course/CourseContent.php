@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Course;
 
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Technique\Medium;
 
 /** The settings of a course: its rules, group and schedule, and how its rounds progress. */
 final readonly class CourseContent

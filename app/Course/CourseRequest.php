@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Course;
 
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
+use Periplus\Core\Technique\Medium;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** A course in a request. */

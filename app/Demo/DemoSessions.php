@@ -17,8 +17,8 @@ use Periplus\App\Plan\SessionComposer;
 use Periplus\App\Wall\WallRequest;
 use Periplus\App\Wall\Walls;
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Technique\Medium;
 use Psr\Clock\ClockInterface;
 
 /** Creates courses, planned sessions around the current day, templates, and two walls. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Gym;
 
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Technique\Medium;
 
 /** What a gym trains: rules, media and groups. */
 final readonly class Training

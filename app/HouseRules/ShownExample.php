@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\HouseRules;
 
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Technique\Medium;
 
 /** A chain that shows a rule or its absence. */
 final readonly class ShownExample

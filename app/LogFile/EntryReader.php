@@ -13,9 +13,9 @@ use Periplus\App\Logbook\LogEntry;
 use Periplus\App\Store\Invalid;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Fingerprint;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Session\Log\Attendance;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
 use Psr\Clock\ClockInterface;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\LogFile;
 
 use Periplus\App\Logbook\DrilledRow;
-use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
 
 /** What an exported entry drilled. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Logbook;
 
 use Doctrine\ORM\Mapping as ORM;
-use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
 
 /** The work on one combination as stored: whole ms, and thousandths for everything else. */
@@ -32,7 +32,7 @@ final readonly class DrilledRow
         public Stance $stance,
         #[ORM\Column(length: 4000, nullable: true)]
         public ?string $thrown,
-        #[ORM\Column(length: 10, enumType: Medium::class)]
+        #[ORM\Column(length: 16, enumType: Medium::class)]
         public Medium $medium,
         #[ORM\Column(type: 'smallint', nullable: true)]
         public ?int $level,

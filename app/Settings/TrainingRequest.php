@@ -6,8 +6,8 @@ namespace Periplus\App\Settings;
 
 use Periplus\App\Gym\Training;
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
+use Periplus\Core\Technique\Medium;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** What the gym trains, in a request. */
@@ -23,11 +23,11 @@ final readonly class TrainingRequest
             message: 'The rules are boxing, kickboxing or all-limbs.',
         )]
         public string $rules,
-        #[Assert\Count(min: 1, max: 4, minMessage: 'Choose at least one of shadow, bag, pads and partner.')]
+        #[Assert\Count(min: 1, max: 9, minMessage: 'Choose at least one thing to hit.')]
         #[Assert\Unique(message: 'Name each of them once.')]
         #[Assert\All([new Assert\Choice(
-            choices: ['shadow', 'bag', 'pads', 'partner'],
-            message: 'Choose among shadow, bag, pads and partner.',
+            callback: [Medium::class, 'ids'],
+            message: 'Choose among the bags and pads of the list, partner and shadow.',
         )])]
         public array $media,
         #[Assert\Count(min: 1, max: 3, minMessage: 'Choose at least one group.')]

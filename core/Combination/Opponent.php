@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Combination;
 
+use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Path;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
@@ -66,7 +67,7 @@ final readonly class Opponent
                 default => [Contact::TowardRearHand],
             };
         }
-        if (!$item instanceof StrikeItem || Path::Circular !== $item->strike->path) {
+        if (!$item instanceof StrikeItem || !$this->comesRound($item)) {
             return [];
         }
 
@@ -82,5 +83,14 @@ final readonly class Opponent
                     : [],
             ],
         };
+    }
+
+    /** Tells whether the side from which it comes decides what it meets: a hook, a round kick, a body uppercut. */
+    private function comesRound(StrikeItem $item): bool
+    {
+        return Path::Circular === $item->strike->path
+            || (Path::Vertical === $item->strike->path
+                && Limb::Hand === $item->strike->limb
+                && Target::Body === $item->target);
     }
 }

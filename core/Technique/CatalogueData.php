@@ -26,6 +26,7 @@ namespace Periplus\Core\Technique;
  *     rare?: bool,
  *     traits?: list<string>,
  *     topic?: string,
+ *     turnsInto?: list<string>,
  *     carry?: array{to: string, why: string},
  * }
  * @phpstan-type MoveRow array{
@@ -95,6 +96,7 @@ final readonly class CatalogueData
             rare: $row['rare'] ?? false,
             traits: array_map(StrikeTrait::from(...), $row['traits'] ?? []),
             topic: $row['topic'] ?? null,
+            turnsInto: $row['turnsInto'] ?? [],
         );
     }
 

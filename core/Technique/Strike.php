@@ -18,6 +18,7 @@ final readonly class Strike
      * @param bool $rare not of every week: offered after what is thrown every day
      * @param Role|null $standsOn the foot that stands while a leg strikes; null for both feet
      * @param list<StrikeTrait> $traits
+     * @param list<string> $turnsInto families into which the same hand turns over without coming home
      * @param string|null $topic of its reminders, where it is not that of its family
      */
     public function __construct(
@@ -43,6 +44,7 @@ final readonly class Strike
         public bool $rare = false,
         private array $traits = [],
         public ?string $topic = null,
+        public array $turnsInto = [],
     ) {
     }
 

@@ -57,6 +57,7 @@ final class DependencyTest
             'Core\HouseRules',
             'Core\Notation',
             'Core\Flow\Timing',
+            'Core\Flow\Options',
             'Core\Flow\Rules',
         ],
         'Core\Flow\Level' => ['Core\Technique', 'Core\Combination', 'Core\Flow\Timing', 'Core\Flow\Check'],
@@ -182,7 +183,6 @@ final class DependencyTest
         'Core\Session\Load' => [
             'Core\Technique',
             'Core\Combination',
-            'Core\Flow\Options',
             'Core\Session\Drill',
             'Core\Session\Programme',
         ],
@@ -196,7 +196,6 @@ final class DependencyTest
         'Core\Session\Warnings' => [
             'Core\Technique',
             'Core\Flow\Rule',
-            'Core\Flow\Options',
             'Core\Session\Drill',
             'Core\Session\Plan',
             'Core\Session\Programme',
@@ -238,7 +237,6 @@ final class DependencyTest
         'Core\Session\Log' => [
             'Core\Technique',
             'Core\Combination',
-            'Core\Flow\Options',
             'Core\Session\Drill',
             'Core\Session\Programme',
             'Core\Session\Load',

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Periplus\Tests\Reference;
 
 use Periplus\Core\Composition\CheckServices;
+use Periplus\Core\Flow\Calibration\LabelledChain;
 use Periplus\Core\Flow\Calibration\LabelledChains;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
-use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Reader;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -25,42 +25,38 @@ final class LabelledChainsTest extends TestCase
         '1 2 shift 3' => 'the hook is the hand that threw the cross: a change of the feet does not load it',
     ];
 
-    /** @return iterable<string, array{string, string, list<string>, list<string>}> */
+    /** @return iterable<string, array{LabelledChain}> */
     public static function rows(): iterable
     {
         foreach (LabelledChains::all() as $labelled) {
-            yield $labelled->rules.': '.$labelled->notation => [
-                $labelled->notation,
-                $labelled->rules,
-                array_map(static fn (Verdict $verdict): string => $verdict->value, $labelled->verdicts),
-                $labelled->findings,
-            ];
+            $at = [$labelled->medium->value, $labelled->group->value];
+            yield $labelled->rules.': '.$labelled->notation.' '.implode(' ', $at) => [$labelled];
         }
     }
 
-    /**
-     * @param list<string> $verdicts
-     * @param list<string> $findings
-     */
     #[DataProvider('rows')]
-    public function testCheckAgreesWithTheLabelledChains(
-        string $chain,
-        string $rules,
-        array $verdicts,
-        array $findings,
-    ): void {
+    public function testCheckAgreesWithTheLabelledChains(LabelledChain $labelled): void
+    {
+        $chain = $labelled->notation;
         $document = CheckServices::load()->checkSerializer->serialize(
             Reader::builtIn()->readText(new ChainText($chain)),
-            new CheckOptions(BuiltInHouseRules::named($rules)),
+            new CheckOptions(
+                BuiltInHouseRules::named($labelled->rules),
+                medium: $labelled->medium,
+                group: $labelled->group,
+            ),
         );
 
         self::assertSame([], $document->problems);
         isset(self::DISAGREES[$chain])
-            ? self::assertNotContains($document->linkVerdict?->value, $verdicts, 'Agrees by now: '.$chain)
-            : self::assertContains($document->linkVerdict?->value, $verdicts);
-        $reported = array_column($document->findings, 'id');
-        foreach ($findings as $finding) {
-            self::assertContains($finding, $reported);
+            ? self::assertNotContains($document->linkVerdict, $labelled->verdicts, 'Agrees by now: '.$chain)
+            : self::assertContains($document->linkVerdict, $labelled->verdicts);
+        $reported = [];
+        foreach ($document->findings as $finding) {
+            $reported[$finding->id][] = $finding->severity;
+        }
+        foreach ($labelled->findings as $expected) {
+            self::assertTrue($expected->isMetBy($reported), $expected->words());
         }
     }
 

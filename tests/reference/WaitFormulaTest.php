@@ -26,6 +26,8 @@ use PHPUnit\Framework\TestCase;
  *     needs: array{load: array{float, float}, turn: array{float, float}, turnHead?: array{float, float}},
  *     leaves: array{load: float, turn: float},
  *     ranges: array{any: list<int>, head?: list<int>},
+ *     family: string,
+ *     turnsInto?: list<string>,
  * }
  */
 final class WaitFormulaTest extends TestCase
@@ -36,6 +38,7 @@ final class WaitFormulaTest extends TestCase
     private const FIRST_BAND = 70;
     private const NEXT_BAND = 220;
     private const SHORT_RETURN = 0.55;
+    private const TURN_OVER = 0.3;
     private const LEG_AGAIN = 300;
 
     public function testWaitOfEveryPairOfStrikesFollowsTheFormula(): void
@@ -47,7 +50,9 @@ final class WaitFormulaTest extends TestCase
                     $range = self::nearest($first, $first['targets'][0], 3);
                     $to = self::nearest($second, $target, $range);
                     $isSameArm = self::isArm($first) && self::isArm($second) && $first['role'] === $second['role'];
-                    $share = $isSameArm ? self::SHORT_RETURN : 1;
+                    $share = $isSameArm ? self::back($first, $second) : 1;
+                    // The weight goes back with a rear kick, which leaves the range of straights at least.
+                    $goesBack = 'leg' === $first['limb'] && 'rear' === $first['role'];
                     // While a leg comes back the body can recover.
                     $credit = self::isArm($first) ? 0 : $first['back'];
                     $missing = [
@@ -65,7 +70,8 @@ final class WaitFormulaTest extends TestCase
                                 * $share
                                 - $credit,
                         ),
-                        'range' => self::bands(abs($to - $range), 'jab' === $first['id'] && $to < $range),
+                        'range' => self::bands(abs($to - $range), 'jab' === $first['id'] && $to < $range)
+                            + ($goesBack && $to <= 2 && $to < $range ? self::NEXT_BAND - self::FIRST_BAND : 0),
                         'limb' => self::limb($first, $second),
                     ];
                     self::assertWait(
@@ -177,8 +183,19 @@ final class WaitFormulaTest extends TestCase
         // A leg is released when its foot is down; the weight then has to move over the other foot before it is free
         // again.
         return self::isArm($first)
-            ? max(0.0, self::SHORT_RETURN * $first['back'] - self::GAP)
+            ? max(0.0, self::back($first, $second) * $first['back'] - self::GAP)
             : (float) (self::LEG_AGAIN - self::GAP);
+    }
+
+    /**
+     * Returns the share of the way back of an arm that strikes again.
+     *
+     * @param Row $first
+     * @param Row $second
+     */
+    private static function back(array $first, array $second): float
+    {
+        return \in_array($second['family'], $first['turnsInto'] ?? [], true) ? self::TURN_OVER : self::SHORT_RETURN;
     }
 
     /** @param Row $row */

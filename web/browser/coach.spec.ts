@@ -47,7 +47,7 @@ test("build, group and medium change what the check says", async ({ page }) => {
   await page.getByTitle("youth", { exact: true }).click();
   await expect(page.getByText(/from the right, is not for youth, unless the governing body/)).toBeVisible();
   await page.getByLabel("What it is thrown at").click();
-  await page.getByTitle("bag", { exact: true }).click();
+  await page.getByTitle("hanging bag", { exact: true }).click();
   await expect(page.getByText(/can roll the right wrist/)).toBeVisible();
   await expect(page).toHaveURL(/medium=bag&group=youth/);
   await page.reload();

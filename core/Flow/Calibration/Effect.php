@@ -70,8 +70,10 @@ final readonly class Effect
         foreach (LabelledChains::all() as $labelled) {
             $chain = $labelled->chain();
             $rules = BuiltInHouseRules::named($labelled->rules)->inSchools($before->schools);
-            $from = $model->timing($chain, $rules->calibrated($before->calibration->own))->verdict();
-            $now = $model->timing($chain, $rules->calibrated($after->calibration->own))->verdict();
+            $from = $model->timing($chain, $rules->calibrated($before->calibration->own), medium: $labelled->medium)
+                ->verdict();
+            $now = $model->timing($chain, $rules->calibrated($after->calibration->own), medium: $labelled->medium)
+                ->verdict();
             $agreed += $labelled->agrees($from) ? 1 : 0;
             $agree += $labelled->agrees($now) ? 1 : 0;
             if ($from !== $now) {

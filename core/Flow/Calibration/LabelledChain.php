@@ -5,24 +5,28 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Calibration;
 
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
 
-/** A chain with the verdicts that experienced coaches expect for its links. */
+/** A chain with the verdicts that experienced coaches expect for its links, and what they expect of the rules. */
 final readonly class LabelledChain
 {
     /**
      * @param string $notation canonical
      * @param string $rules id of the built-in house rules
      * @param list<Verdict> $verdicts any of which is right
-     * @param list<string> $findings ids of rules that have to be reported
+     * @param list<ExpectedFinding> $findings
      */
     public function __construct(
         public string $notation,
         public string $rules,
         public array $verdicts,
         public array $findings,
+        public Medium $medium,
+        public Group $group,
     ) {
     }
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Calibration;
 
+use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Data;
+use Periplus\Core\Technique\Medium;
 
 /**
  * The labelled chains against which the numbers of the model are held, from core/data/labelled-chains.tsv. Common
@@ -27,12 +29,19 @@ final class LabelledChains
     {
         $chains = [];
         foreach (Data::lines('labelled-chains.tsv') as $line) {
-            [$notation, $rules, $verdicts, $findings] = explode("\t", $line) + [3 => ''];
+            [$notation, $rules, $verdicts, $findings, , $thrown] = explode("\t", $line) + [3 => '', '', ''];
+            $at = [];
+            foreach ('' === $thrown ? [] : explode(' ', $thrown) as $option) {
+                [$name, $value] = explode('=', $option);
+                $at[$name] = $value;
+            }
             $chains[] = new LabelledChain(
                 $notation,
                 $rules,
                 array_map(Verdict::from(...), explode('|', $verdicts)),
-                '' === $findings ? [] : explode('|', $findings),
+                '' === $findings ? [] : array_map(ExpectedFinding::read(...), explode('|', $findings)),
+                Medium::from($at['medium'] ?? Medium::Shadow->value),
+                Group::from($at['group'] ?? Group::Open->value),
             );
         }
 

@@ -53,7 +53,7 @@ final readonly class Check
                 continue;
             }
             foreach ($rule->matches($context) as $match) {
-                $weight = $match->heavier ? $severity->heavier() : $severity;
+                $weight = $match->weighed($severity);
                 $findings[] = new Finding($definition->id, $weight, $match->at, $match->message, $definition->title);
                 $must = $must || Severity::Must === $weight;
             }
@@ -79,6 +79,6 @@ final readonly class Check
 
     public function timing(ChainInStance $inStance, CheckOptions $options): ChainTiming
     {
-        return $this->model->timing($inStance->chain, $options->rules, $options->tempo);
+        return $this->model->timing($inStance->chain, $options->rules, $options->tempo, $options->medium);
     }
 }

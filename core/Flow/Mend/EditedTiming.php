@@ -40,7 +40,7 @@ final class EditedTiming
 
     public function __construct(private readonly FlowModel $model, private readonly Chain $chain, CheckOptions $options)
     {
-        $state = $model->begin($options->rules, $options->tempo);
+        $state = $model->begin($options->rules, $options->tempo, $options->medium);
         $states = [clone $state];
         $links = [];
         $worstBefore = [0];

@@ -49,7 +49,7 @@ final readonly class Next
      */
     public function after(array $before, CheckOptions $options): array
     {
-        $state = $this->model->begin($options->rules, $options->tempo);
+        $state = $this->model->begin($options->rules, $options->tempo, $options->medium);
         foreach ($before as $item) {
             $this->model->take($state, $item);
         }

@@ -6,6 +6,7 @@ namespace Periplus\Core\Flow\Options;
 
 use Periplus\Core\Balance\Athlete;
 use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
 
 use function Periplus\Core\Language\t;

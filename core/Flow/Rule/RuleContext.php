@@ -16,6 +16,7 @@ use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\WeightPath;
 use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\MediumProperties;
 
 /** The input of a rule: the chain, its timing and its options. */
 final class RuleContext
@@ -57,6 +58,12 @@ final class RuleContext
             WeightPath::phases($this->timing, $this->options->athlete),
             $this->options->athlete,
         );
+    }
+
+    /** Returns what the bag, the pads, the partner or the air allows. */
+    public function medium(): MediumProperties
+    {
+        return $this->options->medium->properties();
     }
 
     public function chain(): Chain

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Rule;
 
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\HouseRules\Schools;
+use Periplus\Core\Technique\Medium;
 
 /**
  * A chain in parity numbering that shows a rule or its absence, with the schools of the house rules unless it names its

@@ -25,7 +25,7 @@ final readonly class AllHard implements Rule
             title: t('Nothing accelerates'),
             reason: t(
                 'The last strike is the hard one; those before it are quick and keep the opponent busy. If everything '
-                .'is hard, nothing is.',
+                .'is hard, nothing is. Light runs are not meant.',
             ),
             shows: new RuleExample('1! 2! 3!'),
             doesNotShow: new RuleExample('1~ 2 3!'),
@@ -39,11 +39,12 @@ final readonly class AllHard implements Rule
         $efforts = array_values(
             array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $context->delivered),
         );
-        $marked = array_filter($efforts, static fn (int $rank): bool => $rank !== Effort::Plain->rank());
+        // A light run has nothing that could come too early.
+        $hard = array_filter($efforts, static fn (int $rank): bool => $rank > Effort::Plain->rank());
         if (
             HardStrikes::Every === $context->options->rules->schools->hardStrikes
             || \count($efforts) < 2
-            || [] === $marked
+            || [] === $hard
             || Accelerates::holds($efforts)
         ) {
             return [];

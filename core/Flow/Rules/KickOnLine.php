@@ -13,6 +13,7 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\StrikeTrait;
 
 use function Periplus\Core\Language\t;
@@ -30,7 +31,7 @@ final readonly class KickOnLine implements Rule
                 'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch '
                 .'kick changes the feet and a joined kick lands behind the hand, so both are exempt. A post or a '
                 .'push holds the counter off, a pull or a step back lets it fall short, and three hands before it '
-                .'keep the opponent busy.',
+                .'keep the opponent busy. A step straight in with it runs onto the cross and weighs a degree more.',
             ),
             shows: new RuleExample('1 14l'),
             doesNotShow: new RuleExample('1 step-out 14l'),
@@ -50,18 +51,52 @@ final readonly class KickOnLine implements Rule
                 continue;
             }
             $before = $context->strikeBefore($index);
-            if (
-                null === $before
-                || $this->keepsBusy($context, $before)
-                || $this->leavesLine($context->movesBetween($before, $index))
-            ) {
+            $moves = $this->movesBefore($context, $index);
+            if ($this->leavesLine($moves)) {
                 continue;
             }
-            yield new RuleMatch(
-                $index,
-                t('The {strike} goes straight in. Step off the line with it.', strike: $item->strike->name),
-            );
+            if ($this->stepsIn($moves)) {
+                yield new RuleMatch(
+                    $index,
+                    t(
+                        'The step straight in with the {strike} meets the cross. Step out with it instead.',
+                        strike: $item->strike->name,
+                    ),
+                    heavier: true,
+                );
+            } elseif (null !== $before && !$this->keepsBusy($context, $before)) {
+                yield new RuleMatch(
+                    $index,
+                    t(
+                        'The {strike} goes straight in, where a cross meets it. Step off the line with it.',
+                        strike: $item->strike->name,
+                    ),
+                );
+            }
         }
+    }
+
+    /** @return list<MoveItem> the moves since the last strike or beat */
+    private function movesBefore(RuleContext $context, int $index): array
+    {
+        $moves = [];
+        for ($place = $index - 1; $place >= 0 && $context->items[$place] instanceof MoveItem; --$place) {
+            $moves[] = $context->items[$place];
+        }
+
+        return $moves;
+    }
+
+    /** @param list<MoveItem> $moves */
+    private function stepsIn(array $moves): bool
+    {
+        foreach ($moves as $item) {
+            if (MoveKind::Footwork === $item->move->kind && $item->move->range < 0) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param list<MoveItem> $moves */

@@ -6,7 +6,6 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -16,6 +15,7 @@ use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Ending;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Role;
 
 use function Periplus\Core\Language\t;
@@ -69,9 +69,8 @@ final readonly class NoExit implements Rule
     private function matters(RuleContext $context): bool
     {
         return match ($context->options->medium) {
-            Medium::Bag => false,
             Medium::Partner => true,
-            default => \count($context->strikes) >= $context->threshold($this),
+            default => $context->medium()->opponent && \count($context->strikes) >= $context->threshold($this),
         };
     }
 }

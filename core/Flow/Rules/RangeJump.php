@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
+use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
@@ -12,6 +13,7 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Technique\MoveKind;
 
 use function Periplus\Core\Language\t;
 
@@ -27,7 +29,7 @@ final readonly class RangeJump implements Rule
             title: t('Out of reach'),
             reason: t(
                 'Athletes drift one range by themselves. Two ranges cost a step, a push or a post, or the strike lands '
-                .'on air; three weigh a degree more.',
+                .'on air; three weigh a degree more, unless a push made them. A bag that hangs swings back.',
             ),
             shows: new RuleExample('1 31'),
             doesNotShow: new RuleExample('1 step-in 31'),
@@ -59,9 +61,22 @@ final readonly class RangeJump implements Rule
                                 ? t('a step in')
                                 : t('steps in'))
                             : t('a step back or a push')),
-                    $link->bands >= self::BANDS_TOO_FAR,
+                    $link->bands >= self::BANDS_TOO_FAR && !$this->isPushed($context, $link->to),
                 );
             }
         }
+    }
+
+    /** Tells whether the opponent was pushed there, and can be followed. */
+    private function isPushed(RuleContext $context, int $index): bool
+    {
+        for ($place = $index - 1; $place >= 0 && $context->items[$place] instanceof MoveItem; --$place) {
+            $move = $context->items[$place]->move;
+            if (MoveKind::Contact === $move->kind && $move->range > 0) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -29,7 +29,9 @@ final readonly class StaticHead implements Rule
             title: t('Head never moves'),
             reason: t(
                 'A head that stays on its line through a long chain is found by the answer. Slip, roll, pivot or step '
-                .'inside the chain; kicks, overhands and punches to the body move it as well.',
+                .'inside the chain; kicks, overhands and punches to the body move it as well. Jabs do not count; a '
+                .'change of stance and a step out of range start anew. Where nobody answers, as on a bag, and in '
+                .'straights for volume it is a tip.',
             ),
             shows: new RuleExample('1 2 3 4 3 2'),
             doesNotShow: new RuleExample('1 2 3 roll-rear 4 3 2'),
@@ -47,17 +49,40 @@ final readonly class StaticHead implements Rule
     {
         $runs = $context->runs(
             static fn (Item $item): bool => $item instanceof Beat
-                || ($item instanceof MoveItem && $item->move->movesHead()),
-            fn (int $index, StrikeItem $item): string => $this->movesHead($item) ? 'moved '.$index : 'strike',
+                || ($item instanceof MoveItem
+                    && ($item->move->movesHead() || $item->move->changesStance() || $item->move->range > 0)),
+            fn (int $index, StrikeItem $item): ?string => match (true) {
+                'jab' === $item->strike->id => null,
+                $this->movesHead($item) => 'moved '.$index,
+                default => 'strike',
+            },
         );
         foreach ($runs as $run) {
             if (\count($run) >= $context->threshold($this)) {
                 yield new RuleMatch(
                     $run[0],
-                    t('{count} strikes in a row and the head never leaves its line.', count: \count($run)),
+                    t(
+                        '{count} strikes in a row, jabs not counted, and the head never leaves its line: a counter '
+                            .'hook finds it.',
+                        count: \count($run),
+                    ),
+                    onlyTip: !$context->medium()->opponent || $this->isVolume($context, $run),
                 );
             }
         }
+    }
+
+    /**
+     * Tells whether the strikes are straights alone, thrown for volume from outside.
+     *
+     * @param list<int> $run places
+     */
+    private function isVolume(RuleContext $context, array $run): bool
+    {
+        return [] === array_filter(
+            $run,
+            static fn (int $place): bool => 'straight' !== $context->strikes[$place]->strike->family,
+        );
     }
 
     /** Tells whether the strike moves the head: a kick leans away, an overhand dips and a body punch goes down. */

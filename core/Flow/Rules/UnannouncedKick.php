@@ -13,6 +13,7 @@ use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\StrikeTrait;
@@ -28,17 +29,22 @@ final readonly class UnannouncedKick implements Rule
             title: t('Kick with nothing before it'),
             reason: t(
                 'A kick, a knee or a spinning kick thrown cold meets the rear straight. A punch, a feint, a push or a '
-                .'post occupies the opponent first.',
+                .'post occupies the opponent first. One technique, or a piece of a few strikes, is practice and not '
+                .'meant; a chain that goes on like a fight is.',
             ),
-            shows: new RuleExample('14l'),
-            doesNotShow: new RuleExample('1 14l'),
+            shows: new RuleExample('14l 2 3b 2'),
+            doesNotShow: new RuleExample('14l 2 3b'),
             order: 40,
             severities: ['boxing' => Severity::Off, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+            threshold: new RuleThreshold(4, 1, 20, t('strikes in the chain')),
         );
     }
 
     public function matches(RuleContext $context): iterable
     {
+        if (\count($context->delivered) < $context->threshold($this)) {
+            return;
+        }
         foreach ($context->delivered as $index => $item) {
             if (
                 !$item->isLegStrike()
@@ -50,7 +56,8 @@ final readonly class UnannouncedKick implements Rule
             yield new RuleMatch(
                 $index,
                 t(
-                    'The {strike} comes with nothing before it. Show a hand, a push or a post first.',
+                    'The {strike} comes with nothing before it and meets the cross. Show a hand, a push or a post '
+                        .'first.',
                     strike: $item->strike->name,
                 ),
             );

@@ -12,6 +12,7 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Target;
 
 use function Periplus\Core\Language\t;
@@ -25,10 +26,10 @@ final readonly class YouthLimits implements Rule
             title: t('Not for this group'),
             reason: t(
                 'Elbows, and knees and kicks to the head, are not for youth or beginners unless the governing body and '
-                .'the gym allow it.',
+                .'the gym allow it. In the air, where nothing lands, it is a tip.',
             ),
-            shows: new RuleExample('1 2 14h', group: Group::Youth),
-            doesNotShow: new RuleExample('1 2 14l', group: Group::Youth),
+            shows: new RuleExample('1 2 14h', Medium::Pads, group: Group::Youth),
+            doesNotShow: new RuleExample('1 2 14l', Medium::Pads, group: Group::Youth),
             order: 180,
             severities: ['boxing' => Severity::Must, 'kickboxing' => Severity::Must, 'all-limbs' => Severity::Must],
         );
@@ -56,6 +57,7 @@ final readonly class YouthLimits implements Rule
                         side: $context->inStance->stances[$index]->sideOf($item->strike->role)->value,
                         group: $group->value,
                     ),
+                    onlyTip: !$context->medium()->contact,
                 );
             }
         }

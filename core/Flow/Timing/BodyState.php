@@ -8,7 +8,9 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Head;
+use Periplus\Core\Technique\Pushed;
 use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Strike;
 
 /** The state of the body between two items of a chain. {@see FlowModel} updates it; a copy lets a search branch. */
 final class BodyState
@@ -18,6 +20,10 @@ final class BodyState
 
     /** Range band, 1..5. */
     public int $range;
+    /** The band to which a pushed bag swings back; a strike meets it anywhere from there to the range. */
+    public ?int $swingsTo = null;
+    /** Tells whether a kick of the rear leg has come home, so that the weight is going back. */
+    public bool $cameHome = false;
     /** Share of the weight on the lead foot, 0..1. */
     public float $load = 0.5;
     /** Turn of hips and shoulders, -1..1. */
@@ -72,6 +78,8 @@ final class BodyState
     public float $delay = 0.0;
     /** The limb of the last strike, while nothing has followed it. */
     public ?int $lastLimb = null;
+    /** The last strike, while nothing has followed it. */
+    public ?Strike $last = null;
     /**
      * @var array<int, array{
      *     float,
@@ -85,12 +93,14 @@ final class BodyState
      * @param Catalogue $catalogue strikes, moves and body with the gym's own numbers
      * @param bool $frontFootHook the school in which a lead hook ends over the front foot
      * @param bool $jabStepsIn the school in which a jab brings the athlete nearer
+     * @param Pushed $pushed what happens to the opponent or the bag when it is pushed
      */
     public function __construct(
         public readonly Catalogue $catalogue,
         public readonly float $tempo,
         public readonly bool $frontFootHook,
         public readonly bool $jabStepsIn = true,
+        public readonly Pushed $pushed = Pushed::Away,
     ) {
         $this->range = $catalogue->body->startRange;
     }
@@ -133,6 +143,9 @@ final class BodyState
     {
         return (0 === $this->count) === (0 === $other->count)
             && $this->range === $other->range
+            && $this->swingsTo === $other->swingsTo
+            && $this->cameHome === $other->cameHome
+            && ($this->last->turnsInto ?? []) === ($other->last->turnsInto ?? [])
             && $this->stanceChanged === $other->stanceChanged
             && (null === $this->crossedBy) === (null === $other->crossedBy)
             && $this->head === $other->head
@@ -154,6 +167,9 @@ final class BodyState
         return implode(' ', [
             (int) (0 === $this->count),
             $this->range,
+            $this->swingsTo ?? '',
+            (int) $this->cameHome,
+            implode(',', $this->last->turnsInto ?? []),
             (int) $this->stanceChanged,
             (int) (null !== $this->crossedBy),
             $this->head->value ?? '',

@@ -7,6 +7,7 @@ namespace Periplus\Core\Flow\Timing;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\HouseRules\HouseRules;
@@ -14,8 +15,12 @@ use Periplus\Core\HouseRules\JabStep;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\Technique\Body;
 use Periplus\Core\Technique\Feet;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
+use Periplus\Core\Technique\Pushed;
+use Periplus\Core\Technique\Role;
 
 /**
  * Moves the body state along a chain and adds up, in ms, what each strike is missing when it could start.
@@ -29,10 +34,18 @@ final readonly class FlowModel
 {
     /** Parts below this are rounding errors and no wait, ms. */
     private const TOLERANCE_MS = 0.001;
+    /** The bands of hooks and of straights. */
+    private const HOOKS = 2;
+    private const STRAIGHTS = 3;
 
-    public function timing(Chain $chain, HouseRules $rules, float $tempo = 1.0): ChainTiming
-    {
-        $state = $this->begin($rules, $tempo);
+    /** @param Medium $medium a bag that swings back changes the ranges, and nothing else */
+    public function timing(
+        Chain $chain,
+        HouseRules $rules,
+        float $tempo = 1.0,
+        Medium $medium = Medium::Shadow,
+    ): ChainTiming {
+        $state = $this->begin($rules, $tempo, $medium);
         $links = $states = [];
         /** @var list<Moment> $moments */
         $moments = [];
@@ -75,13 +88,14 @@ final readonly class FlowModel
     }
 
     /** Returns the start of a chain: in stance, weight even, hips square. */
-    public function begin(HouseRules $rules, float $tempo = 1.0): BodyState
+    public function begin(HouseRules $rules, float $tempo = 1.0, Medium $medium = Medium::Shadow): BodyState
     {
         return new BodyState(
             $rules->calibration->catalogue(),
             $tempo,
             LeadHook::FrontFoot === $rules->schools->leadHook,
             JabStep::In === $rules->schools->jabStep,
+            $medium->properties()->pushed,
         );
     }
 
@@ -124,7 +138,7 @@ final readonly class FlowModel
 
     private function link(Item $item, BodyState $state, float $ready): Link
     {
-        $bands = $item instanceof StrikeItem && !$item->feint ? $this->bands($item, $state->range) : 0;
+        $bands = $item instanceof StrikeItem && !$item->feint ? abs($this->bandsAway($item, $state)) : 0;
         $parts = match (true) {
             $item instanceof StrikeItem => $this->missing($item, $state, $ready, $bands),
             $item instanceof MoveItem => $this->missingForMove(
@@ -160,7 +174,15 @@ final readonly class FlowModel
         // An arm that strikes again does not come all the way back.
         $again =
             ($limb === $state->lastLimb && $strike->limb->isArm() && !$item->joined) || $limb === $state->changedLimb;
-        $share = ($item->feint ? $body->feint : 1.0) * $state->heavy * ($again ? $body->shortReturn : 1.0);
+        $turnsOver = $this->turnsOver($item, $state);
+        $share =
+            ($item->feint ? $body->feint : 1.0)
+            * $state->heavy
+            * match (true) {
+                $turnsOver => $body->turnOver,
+                $again => $body->shortReturn,
+                default => 1.0,
+            };
         $parts = [];
         $load = abs($strike->needsLoad->gap($state->load)) * $body->loadRate * $share - $state->slack;
         if ($load > self::TOLERANCE_MS) {
@@ -175,7 +197,7 @@ final readonly class FlowModel
         if ($feet > self::TOLERANCE_MS) {
             $parts[Cause::Feet->value] = $feet;
         }
-        $range = 0 === $bands ? 0.0 : $this->range($state, $bands, $strike->ranges($item->target)[0] < $state->range);
+        $range = 0 === $bands ? 0.0 : $this->range($item, $state, $bands);
         if ($range > self::TOLERANCE_MS) {
             $parts[Cause::Range->value] = $range;
         }
@@ -192,7 +214,12 @@ final readonly class FlowModel
             return $parts;
         }
         if (isset($state->limbs[$limb])) {
-            $home = $state->limbs[$limb][$limb === $state->lastLimb ? 1 : 0] - $ready;
+            $home = match (true) {
+                $turnsOver => (float) $state->impact
+                    + ($state->limbs[$limb][0] - (float) $state->impact) * $body->turnOver,
+                default => $state->limbs[$limb][$limb === $state->lastLimb ? 1 : 0],
+            };
+            $home -= $ready;
             if ($home > self::TOLERANCE_MS) {
                 $parts[Cause::Limb->value] = $home;
             }
@@ -227,7 +254,7 @@ final readonly class FlowModel
             Cause::Turn->value => $turn - $this->chamber($state),
             Cause::Range->value => 0 === $bands
                 ? 0.0
-                : $this->range($state, $bands, $strike->ranges($item->target)[0] < $state->range),
+                : $this->range($item, $state, $bands),
         ];
 
         return array_filter($parts, static fn (float $ms): bool => $ms > self::TOLERANCE_MS);
@@ -251,6 +278,10 @@ final readonly class FlowModel
                 abs($move->load - $state->load) * $body->loadRate * $state->heavy - $move->duration * $state->tempo,
             );
         }
+        if (MoveKind::Footwork === $move->kind && null !== $move->toward && $move->toward === $state->head) {
+            // The weight is on its way there already: the athlete falls into the step.
+            $load *= $body->withSlip;
+        }
         if ($load - $state->slack > self::TOLERANCE_MS) {
             $parts[Cause::Load->value] = $load - $state->slack;
         }
@@ -271,15 +302,18 @@ final readonly class FlowModel
     }
 
     /**
-     * Returns the ms needed to close range bands. One band is drifted, unless a jab has stepped in already or the
-     * opponent is held.
+     * Returns the ms needed to close range bands. One band is drifted, unless a jab has stepped in already, the
+     * opponent is held, or a hand that works close follows a rear kick, which took the weight back as it came home.
      */
-    private function range(BodyState $state, int $bands, bool $nearer): float
+    private function range(StrikeItem $item, BodyState $state, int $bands): float
     {
         $body = $state->catalogue->body;
+        $nearer = $this->bandsAway($item, $state) < 0;
+        $ranges = $item->strike->ranges($item->target);
+        $goesBack = $state->cameHome && $ranges[\count($ranges) - 1] <= self::HOOKS;
         $first = match (true) {
             $nearer && $state->jabbed => 0.0,
-            !$nearer && $state->held => $body->nextBand,
+            !$nearer && $state->held, $nearer && $goesBack => $body->nextBand,
             default => $body->firstBand,
         };
 
@@ -316,7 +350,15 @@ final readonly class FlowModel
         $heavy = Effort::Hard === $item->effort && !$item->feint ? $body->hard : 1.0;
         $uses = $item->feint ? $body->feint : 1.0;
         $puts = $uses * (Effort::Light === $item->effort ? $body->light : 1.0);
-        $out = $strike->out * $state->tempo * $uses * ($item->legUp ? $body->legUp : 1.0);
+        $out =
+            $strike->out
+            * $state->tempo
+            * $uses
+            * match (true) {
+                $item->legUp => $body->legUp,
+                $this->turnsOver($item, $state) => $body->turnOverOut,
+                default => 1.0,
+            };
         $back = $strike->back * $state->tempo * $uses * $heavy;
         $start = $ready + $wait;
         $impact = $start + $out;
@@ -346,9 +388,11 @@ final readonly class FlowModel
                 : $loadFrom + ($leaves - $loadFrom) * $puts;
         $turn = $path->turn + ($strike->leavesTurn - $path->turn) * $puts;
         if (!$item->feint) {
-            $range = $this->nearest($item, $state->range);
+            $range = $this->met($item, $state);
             $state->held = $state->held && $range === $state->range;
-            $state->range = $range;
+            $state->cameHome = $this->comesHome($item);
+            $state->range = $this->landed($item, $range);
+            $state->swingsTo = null;
         }
         $isArm = $strike->limb->isArm();
         $state->start = $start;
@@ -364,7 +408,7 @@ final readonly class FlowModel
         $state->limbs[$limb] = $isArm
             ? [$impact + $back, $impact + $back * $body->shortReturn, $state->count]
             : array_fill(0, 2, $state->end + $body->legAgain * $uses * $heavy) + [2 => $state->count];
-        $state->lastLimb = $limb;
+        [$state->lastLimb, $state->last] = [$limb, $item->strike];
         [$state->changedLimb, $state->changedTurn] = [null, 0.0];
         if ($item->changesStance()) {
             // The other foot leads now, so weight and hips are read the other way round.
@@ -408,9 +452,10 @@ final readonly class FlowModel
             $state->crossedBy = null;
             $state->head = null;
             $state->changedLimb = null;
-            $state->held = false;
+            $state->held = $state->cameHome = false;
+            [$state->range, $state->swingsTo] = [$state->swingsTo ?? $state->range, null];
         }
-        $state->lastLimb = null;
+        [$state->lastLimb, $state->last] = [null, null];
         $state->jabbed = false;
         $state->impact = null;
         $state->end = $state->released = $ready + $duration;
@@ -430,7 +475,7 @@ final readonly class FlowModel
         } else {
             $state->slack += $duration;
         }
-        $state->range = $move->toClinch ? 1 : max(1, min(5, $state->range + $move->range));
+        $this->changeRange($move, $state);
         $state->held = $move->toClinch || ($state->held && 0 === $move->range);
         $state->crossedBy = match ($move->feet) {
             Feet::Cross => $state->count,
@@ -439,7 +484,58 @@ final readonly class FlowModel
         };
         if (null !== $move->load) {
             $state->head = $move->headTo();
+            $state->cameHome = false;
         }
+    }
+
+    private function changeRange(Move $move, BodyState $state): void
+    {
+        $before = $state->range;
+        $pushes = MoveKind::Contact === $move->kind && $move->range > 0;
+        if ($pushes && Pushed::Stays === $state->pushed) {
+            return;
+        }
+        $state->range = $move->toClinch ? 1 : self::band($before + $move->range);
+        $state->swingsTo = match (true) {
+            $move->toClinch => null,
+            $pushes => Pushed::Swings === $state->pushed ? $state->swingsTo ?? $before : null,
+            null === $state->swingsTo => null,
+            default => self::band($state->swingsTo + $move->range),
+        };
+    }
+
+    private static function band(int $range): int
+    {
+        return max(1, min(5, $range));
+    }
+
+    /**
+     * Returns the range after a strike: a foot that comes down in front or behind takes the body with it, and a rear
+     * kick that comes home leaves the room that it needed.
+     */
+    private function landed(StrikeItem $item, int $range): int
+    {
+        return match ($item->landing) {
+            Landing::Back => $this->comesHome($item) ? max($range, self::STRAIGHTS) : $range,
+            Landing::Forward => self::band($range - 1),
+            Landing::Behind => self::band($range + 1),
+        };
+    }
+
+    private function comesHome(StrikeItem $item): bool
+    {
+        return Limb::Leg === $item->strike->limb
+            && Role::Rear === $item->strike->role
+            && Landing::Back === $item->landing;
+    }
+
+    /** Tells whether the hand of the last strike turns over into this one without coming home. */
+    private function turnsOver(StrikeItem $item, BodyState $state): bool
+    {
+        return null !== $state->last
+            && !$item->joined
+            && $state->limb($item) === $state->lastLimb
+            && \in_array($item->strike->family, $state->last->turnsInto, true);
     }
 
     /** Applies what the feet of a move do to the limbs. */
@@ -483,16 +579,25 @@ final readonly class FlowModel
         return $state->load - ($needs?->gap($state->load) ?? 0.0);
     }
 
-    private function bands(StrikeItem $item, int $range): int
+    /** Returns how many bands the strike is away: below 0 nearer, above 0 further out, 0 when it reaches. */
+    private function bandsAway(StrikeItem $item, BodyState $state): int
     {
-        return abs($this->nearest($item, $range) - $range);
+        $ranges = $item->strike->ranges($item->target);
+        $closest = $state->swingsTo ?? $state->range;
+        $furthest = $ranges[\count($ranges) - 1];
+
+        return match (true) {
+            $furthest < $closest => $furthest - $closest,
+            $ranges[0] > $state->range => $ranges[0] - $state->range,
+            default => 0,
+        };
     }
 
-    /** Returns the reachable range band nearest to the athlete. */
-    private function nearest(StrikeItem $item, int $range): int
+    /** Returns the band in which the strike meets the opponent: the one nearest to the athlete that it reaches. */
+    private function met(StrikeItem $item, BodyState $state): int
     {
         $ranges = $item->strike->ranges($item->target);
 
-        return max($ranges[0], min($ranges[\count($ranges) - 1], $range));
+        return max($ranges[0], min($ranges[\count($ranges) - 1], $state->swingsTo ?? $state->range));
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Compose;
 
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Session\Drill\RoundStance;
 use Periplus\Core\Session\Load\LoadCounter;
 use Periplus\Core\Session\Plan\BlockKind;
@@ -13,6 +12,7 @@ use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
 
 use function Periplus\Core\Language\t;
@@ -227,7 +227,7 @@ final class Composer
 
     private function drill(int $number, int $count, int $combinations): DrillChoice
     {
-        $isPartner = \in_array($this->wishes->medium, [Medium::Partner, Medium::Pads], true);
+        $isPartner = Medium::Partner === $this->wishes->medium || $this->wishes->medium->properties()->held;
 
         return match (true) {
             0 === $number => new DrillChoice(

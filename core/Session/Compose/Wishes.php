@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Compose;
 
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Technique\Medium;
 
 use function Periplus\Core\Language\t;
 

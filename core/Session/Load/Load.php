@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Load;
 
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\StrikeTrait;
@@ -67,15 +67,11 @@ final class Load
             $this->byTarget[$target->word()] += $times;
             $this->partnerHead += Medium::Partner === $medium && Target::Head === $target ? $times : 0.0;
         }
-        if (
-            true === $strike?->has(StrikeTrait::LandsWithShin)
-            && \in_array($medium, [Medium::Bag, Medium::Partner], true)
-        ) {
+        $properties = $medium->properties();
+        if (true === $strike?->has(StrikeTrait::LandsWithShin) && $properties->hitsHard()) {
             $this->shins[$side->value] += $times;
         }
-        $this->uppercutsOnBag += true === $strike?->has(StrikeTrait::BendsWrist) && Medium::Bag === $medium
-            ? $times
-            : 0.0;
+        $this->uppercutsOnBag += true === $strike?->has(StrikeTrait::BendsWrist) && $properties->flat ? $times : 0.0;
     }
 
     /** Adds free strikes, whose side is unknown. */

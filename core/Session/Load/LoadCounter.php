@@ -8,12 +8,12 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\SessionValues;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\SegmentKind;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Log;
 
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Technique\Medium;
 
 /** The work on one combination in a session: a repeated chain, or free strikes. */
 final readonly class Drilled

@@ -6,12 +6,12 @@ namespace Periplus\Core\Session\Plan;
 
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Session\Advice\Advice;
+use Periplus\Core\Technique\Medium;
 
 use function Periplus\Core\Language\t;
 

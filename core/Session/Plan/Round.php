@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Drill\RoundStance;
+use Periplus\Core\Technique\Medium;
 
 /** Work and rest, repeated a number of times. */
 final readonly class Round

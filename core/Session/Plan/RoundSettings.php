@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Plan;
 
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Session\Drill\RoundStance;
+use Periplus\Core\Technique\Medium;
 
 /** What holds for every set of a lane: the plan, and what the round sets for itself. */
 final readonly class RoundSettings

@@ -6,10 +6,10 @@ namespace Periplus\Core\Session\Plan;
 
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Session\Drill\PlannedCombination;
+use Periplus\Core\Technique\Medium;
 
 /** A planned class. docs/formats/session.md describes its JSON form. */
 final readonly class SessionPlan

@@ -132,7 +132,7 @@ final readonly class ReturnFire
     private function link(ChainInStance $inStance, MoveItem $move, CheckOptions $options): ?Link
     {
         $model = Check::builtIn()->model;
-        $state = $model->begin($options->rules, $options->tempo);
+        $state = $model->begin($options->rules, $options->tempo, $options->medium);
         foreach ($inStance->chain->items as $item) {
             $model->take($state, $item);
         }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Wall;
 
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Session\Drill\RoundStance;
 use Periplus\Core\Session\Plan\Block;
 use Periplus\Core\Session\Plan\Round;
 use Periplus\Core\Session\Programme\Segment;
 use Periplus\Core\Session\Programme\SegmentKind;
+use Periplus\Core\Technique\Medium;
 
 /** What a track does for a while. */
 final readonly class WallSegment

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Warnings;
 
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Session\Plan\Round;
 use Periplus\Core\Session\Plan\WrittenPlan;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Strike;
 
-/** Moves rounds of a plan to pads, chosen by what is thrown in them. */
+/** Moves rounds of a plan to pads, chosen by what is thrown in them: to long pads where legs strike. */
 final readonly class OnPads
 {
     public function __construct(private WrittenPlan $plan)
@@ -19,16 +19,16 @@ final readonly class OnPads
     /**
      * Moves every round on one of the given media in which such a strike is thrown.
      *
-     * @param list<Medium> $from
+     * @param \Closure(Medium): bool $from
      * @param \Closure(Strike): bool $isMeant
      */
-    public function where(array $from, \Closure $isMeant): WrittenPlan
+    public function where(\Closure $from, \Closure $isMeant): WrittenPlan
     {
         $meant = $this->rounds($from, $isMeant);
 
         return $this->plan->eachRound(
             static fn (array $round, int $block, int $number): array => isset($meant[$block.' '.$number])
-                ? [...$round, 'medium' => Medium::Pads->value]
+                ? [...$round, 'medium' => $meant[$block.' '.$number]->value]
                 : $round,
         );
     }
@@ -36,11 +36,12 @@ final readonly class OnPads
     /**
      * Moves every second round; a round that is repeated is split.
      *
+     * @param \Closure(Medium): bool $from
      * @param \Closure(Strike): bool $isMeant
      */
-    public function everySecond(Medium $from, \Closure $isMeant): WrittenPlan
+    public function everySecond(\Closure $from, \Closure $isMeant): WrittenPlan
     {
-        $meant = $this->rounds([$from], $isMeant);
+        $meant = $this->rounds($from, $isMeant);
         $changed = $this->plan;
         $isSecond = true;
         // From the end, so that earlier positions stay valid.
@@ -49,7 +50,7 @@ final readonly class OnPads
                 continue;
             }
             $times = \is_int($round['times'] ?? null) ? $round['times'] : 1;
-            $pads = [...$round, 'medium' => Medium::Pads->value];
+            $pads = [...$round, 'medium' => $meant[$block.' '.$number]->value];
             if ($times > 1) {
                 $half = intdiv($times, 2);
                 $changed = $changed->withRounds($block, $number, [
@@ -68,22 +69,26 @@ final readonly class OnPads
     }
 
     /**
-     * @param list<Medium> $from
+     * @param \Closure(Medium): bool $from
      * @param \Closure(Strike): bool $isMeant
      *
-     * @return array<string, true> by block and round
+     * @return array<string, Medium> the pads for each, by block and round
      */
-    private function rounds(array $from, \Closure $isMeant): array
+    private function rounds(\Closure $from, \Closure $isMeant): array
     {
         $found = [];
         foreach ($this->plan->read()->blocks as $block) {
             foreach ($block->rounds as $round) {
                 if (
-                    \in_array($round->medium, $from, true)
+                    true === $from($round->medium)
                     && $this->throws($round, $isMeant)
                     && 1 === preg_match('/^blocks\[(\d+)\]\.rounds\[(\d+)\]$/', $round->place, $index)
                 ) {
-                    $found[$index[1].' '.$index[2]] = true;
+                    $kicks = $this->throws(
+                        $round,
+                        static fn (Strike $strike): bool => !$strike->limb->isArm(),
+                    );
+                    $found[$index[1].' '.$index[2]] = $kicks ? Medium::LongPads : Medium::Pads;
                 }
             }
         }

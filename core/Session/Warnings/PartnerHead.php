@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Warnings;
 
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\Session\Load\Load;
 use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Strike;
 
 use function Periplus\Core\Language\t;
@@ -45,6 +45,9 @@ final readonly class PartnerHead implements Warning
 
     public function fix(WrittenPlan $plan): WrittenPlan
     {
-        return (new OnPads($plan))->where([Medium::Partner], static fn (Strike $strike): bool => true);
+        return (new OnPads($plan))->where(
+            static fn (Medium $medium): bool => Medium::Partner === $medium,
+            static fn (Strike $strike): bool => true,
+        );
     }
 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Warnings;
 
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\Session\Load\Load;
 use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\StrikeTrait;
 
@@ -25,10 +25,10 @@ final readonly class ShinLoad implements Warning
             'shin-load',
             t('Kicks on one shin'),
             t(
-                'So many kicks with one shin against a bag or a partner bruise it; pads are softer. Reduce the '
+                'So many kicks with one shin against a bag or a partner bruise it; long pads are softer. Reduce the '
                     .'number over the week.',
             ),
-            t('Move the kicks to pads'),
+            t('Move the kicks to long pads'),
             new RuleThreshold(120, 10, 2000, t('kicks with one shin'), 'above'),
             20,
         );
@@ -49,7 +49,7 @@ final readonly class ShinLoad implements Warning
     public function fix(WrittenPlan $plan): WrittenPlan
     {
         return (new OnPads($plan))->where(
-            [Medium::Bag, Medium::Partner],
+            static fn (Medium $medium): bool => $medium->properties()->hitsHard(),
             static fn (Strike $strike): bool => $strike->has(StrikeTrait::LandsWithShin),
         );
     }

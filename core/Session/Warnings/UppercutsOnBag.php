@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Warnings;
 
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\Session\Load\Load;
 use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warning\WarningDefinition;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\StrikeTrait;
 
@@ -25,8 +25,8 @@ final readonly class UppercutsOnBag implements Warning
             'uppercuts-on-bag',
             t('Uppercuts on the bag'),
             t(
-                'An uppercut on a hanging bag can roll the wrist. Wrap the hands, throw it short, and not too often; '
-                    .'ask a physician if it hurts.',
+                'An uppercut against a flat face, as on a hanging bag, can roll the wrist. Wrap the hands, throw it '
+                    .'short, and not too often; ask a physician if it hurts.',
             ),
             t('Halve them: do every second round with uppercuts on pads'),
             new RuleThreshold(40, 0, 1000, t('uppercuts on a bag'), t('above')),
@@ -49,7 +49,7 @@ final readonly class UppercutsOnBag implements Warning
     public function fix(WrittenPlan $plan): WrittenPlan
     {
         return (new OnPads($plan))->everySecond(
-            Medium::Bag,
+            static fn (Medium $medium): bool => $medium->properties()->flat,
             static fn (Strike $strike): bool => $strike->has(StrikeTrait::BendsWrist),
         );
     }

@@ -12,12 +12,14 @@ use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\Cause;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\FlowModel;
+use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\Flow\Timing\Moment;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;
 use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -165,6 +167,61 @@ final class ChainTimingTest extends TestCase
             'The hips came round with the leg that now leads.',
         );
         self::assertArrayNotHasKey('turn', $walks->parts, 'The leg took its time to come down.');
+    }
+
+    /** By hand: 14l ends at the range of straights, 3; the hook works at 2, a step of 220 for a weight going back. */
+    public function testWhereTheFootOfAKickComesDownDecidesTheRange(): void
+    {
+        self::assertEqualsWithDelta(220.0, self::timing('14l 3')->links[0]->wait, 1e-9);
+        self::assertSame(0.0, self::timing('14l> 3')->links[0]->wait, 'In front: one band nearer.');
+        self::assertSame(0.0, self::timing('14l 2')->links[0]->wait, 'A straight reaches.');
+        self::assertEqualsWithDelta(290.0, self::timing('13l< 3')->links[0]->wait, 1e-9, 'Behind: two bands away.');
+        self::assertEqualsWithDelta(70.0, self::timing('13l 3')->links[0]->wait, 1e-9, 'A lead leg falls in front.');
+        self::assertSame(3, self::timing('1 2 3 14l')->moments[3]->range, 'The kick took the room that it needs.');
+    }
+
+    /**
+     * By hand: 5 leaves turn -0.65 and the hook needs -0.25, so 0.4 of 560 ms is 224; 0.3 of it is 67.2. The arm is
+     * back 0.3 of 220 after impact, 66, less the gap of 40: 26. 67.2 + 13 = 80.2. The hook goes out in 0.8 of 270.
+     */
+    public function testAHandThatTurnsOverDoesNotComeHome(): void
+    {
+        $timing = self::timing('5 3');
+
+        self::assertEqualsWithDelta(80.2, $timing->links[0]->wait, 1e-6);
+        self::assertEqualsWithDelta(216.0, (float) $timing->moments[1]->impact - $timing->moments[1]->start, 1e-6);
+        self::assertSame(Verdict::Reload, self::timing('3 5')->verdict(), 'A hook does not turn over.');
+        self::assertSame(Verdict::Reload, self::timing('5 / 3 3')->verdict());
+        $blocked = self::timing('5 block-rear 3')->moments[2];
+        self::assertEqualsWithDelta(270.0, (float) $blocked->impact - $blocked->start, 1e-6, 'The hand has come home.');
+    }
+
+    /** By hand: the push leaves 5 bands; the bag comes back to 3, from where the hook drifts one band, 70 ms. */
+    public function testAPushedBagSwingsBack(): void
+    {
+        $on = static fn (string $chain, Medium $medium): Link => \array_slice(
+            (new FlowModel())->timing(
+                Chains::read($chain),
+                BuiltInHouseRules::named('all-limbs'),
+                medium: $medium,
+            )->links,
+            -1,
+        )[0];
+
+        self::assertEqualsWithDelta(510.0, $on('push 3', Medium::Shadow)->wait, 1e-9);
+        self::assertEqualsWithDelta(70.0, $on('push 3', Medium::Bag)->wait, 1e-9);
+        self::assertEqualsWithDelta(70.0, $on('push 3', Medium::WallPad)->wait, 1e-9);
+        self::assertSame(0, $on('push 14h', Medium::Bag)->bands, 'It is hit on its way.');
+        self::assertEqualsWithDelta(70.0, $on('push pivot-out 3', Medium::Bag)->wait, 1e-9);
+        self::assertEqualsWithDelta(510.0, $on('push exit 3', Medium::Bag)->wait, 1e-9, 'The athlete has left.');
+        self::assertEqualsWithDelta(70.0, $on('push / 3', Medium::Bag)->wait, 1e-9, 'It hangs still again.');
+    }
+
+    /** By hand: the slip leaves 0.70, the step needs 0.50 at most: 0.2 of 700 ms, half of it on the way of the slip. */
+    public function testAStepThatGoesWhereTheSlipGoesBeginsWithIt(): void
+    {
+        self::assertEqualsWithDelta(70.0, self::timing('slip-lead step-out')->links[0]->wait, 1e-6);
+        self::assertEqualsWithDelta(126.0, self::timing('2 step-out')->links[0]->wait, 1e-6, 'A cross is no slip.');
     }
 
     /**

@@ -11,7 +11,6 @@ use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\Finding;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleExample;
@@ -27,6 +26,7 @@ use Periplus\Core\HouseRules\HardStrikes;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Schools;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -67,18 +67,24 @@ final class RulesTest extends TestCase
     }
 
     /** @param list<int|null> $places */
-    #[TestWith(['unannounced-kick', '1 / 14l', [2]])]
-    #[TestWith(['unannounced-kick', '11', []])]
-    #[TestWith(['unannounced-kick', '11 14', []])]
-    #[TestWith(['unannounced-kick', '(1) 14', []])]
-    #[TestWith(['unannounced-kick', '13 14', [0, 1]])]
-    #[TestWith(['unannounced-kick', '22', [0]])]
+    #[TestWith(['unannounced-kick', '1 / 14l 2 3', [2]])]
+    #[TestWith(['unannounced-kick', '1 / 14l 2', []])]
+    #[TestWith(['unannounced-kick', '11 2 3 2', []])]
+    #[TestWith(['unannounced-kick', '11 14 2 3', []])]
+    #[TestWith(['unannounced-kick', '(1) 14 2 3 2', []])]
+    #[TestWith(['unannounced-kick', '13 14 2 3', [0, 1]])]
+    #[TestWith(['unannounced-kick', '22', []])]
     #[TestWith(['kick-on-line', '14l', []])]
     #[TestWith(['kick-on-line', '1 slip-lead 14l', []])]
     #[TestWith(['kick-on-line', '1 duck 14l', [2]])]
     #[TestWith(['kick-on-line', '1 15', []])]
     #[TestWith(['kick-on-line', '1 +14', []])]
     #[TestWith(['kick-on-line', '1 step-in 14l', [2]])]
+    #[TestWith(['kick-on-line', 'step-in 14l', [1]])]
+    #[TestWith(['kick-on-line', '1 2 3 step-in 14l', [4]])]
+    #[TestWith(['kick-on-line', 'step-in / 14l', []])]
+    #[TestWith(['kick-on-line', 'step-in step-out 14l', []])]
+    #[TestWith(['kick-on-line', 'clinch 14l', []])]
     #[TestWith(['kick-on-line', '1 2 3 14l', []])]
     #[TestWith(['kick-on-line', '1 post 14l', []])]
     #[TestWith(['kick-on-line', '1 pull 14l', []])]
@@ -86,7 +92,11 @@ final class RulesTest extends TestCase
     #[TestWith(['cold-open', '31 32', []])]
     #[TestWith(['static-head', '1 2 3 4', []])]
     #[TestWith(['static-head', '1 2 3 / 4 3 2', []])]
-    #[TestWith(['static-head', '1 2 3 step-in 4 3 2', [0]])]
+    #[TestWith(['static-head', '1 2 3 step-in 4 3 2', [1]])]
+    #[TestWith(['static-head', '1 2 3 step-back 4 3 2', []])]
+    #[TestWith(['static-head', '1 2 3 switch 4 3 2', []])]
+    #[TestWith(['static-head', '2 1 3 1 2 1 3 2', [0]])]
+    #[TestWith(['static-head', '1 1 1 1 1 1', []])]
     #[TestWith(['static-head', '1 2 3b 2 3 2', []])]
     #[TestWith(['static-head', '1 2 8 1 2', []])]
     #[TestWith(['static-head', '1 2 3 14l 1 2 3', []])]
@@ -110,6 +120,8 @@ final class RulesTest extends TestCase
     #[TestWith(['square-stance', 'step-across duck 2', [2]])]
     #[TestWith(['all-hard', '1 2 3', []])]
     #[TestWith(['all-hard', '1 2! 3', [null]])]
+    #[TestWith(['all-hard', '1~ 2~ 1~ 2~', []])]
+    #[TestWith(['all-hard', '1~ 2! 3~', [null]])]
     #[TestWith(['accelerates', '1 2 3!', [2]])]
     #[TestWith(['head-then-body', '1 slip-lead 3b', [2]])]
     #[TestWith(['body-then-head', '(1b) 2', []])]
@@ -125,7 +137,8 @@ final class RulesTest extends TestCase
 
     /** The gym sets from where a rule holds: the number that is just reached, and the next. */
     #[TestWith(['same-side-run', '3b 3 5 3', 4, 5])]
-    #[TestWith(['static-head', '1 2 3 4 3 2', 6, 7])]
+    #[TestWith(['static-head', '1 2 3 4 3 2', 5, 6])]
+    #[TestWith(['unannounced-kick', '14l', 1, 2])]
     #[TestWith(['overcommitted', '2 2 2 2', 4, 5])]
     #[TestWith(['range-jump', '1 31', 2, 3])]
     #[TestWith(['no-exit', '1 2 3b 2', 4, 5])]
@@ -232,7 +245,7 @@ final class RulesTest extends TestCase
     {
         $result = Check::builtIn()->run(
             Chains::inStance('1 15h exit'),
-            new CheckOptions(BuiltInHouseRules::named('kickboxing'), group: Group::Youth),
+            new CheckOptions(BuiltInHouseRules::named('kickboxing'), medium: Medium::LongPads, group: Group::Youth),
         );
 
         self::assertSame(Verdict::Flows, $result->linkVerdict);

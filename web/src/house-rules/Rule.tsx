@@ -8,7 +8,7 @@ import { useNumbering } from "../api/useNumbering";
 import { checkOf } from "../check/checkOf";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Segmented } from "../ui/Segmented";
-import { SEVERITIES } from "../ui/words";
+import { labelOf, MEDIA, SEVERITIES } from "../ui/words";
 
 type RuleInfo = HouseRules["rules"][number];
 type Severity = HouseRules["sets"][number]["severities"][string];
@@ -72,7 +72,7 @@ function Example({ title, example, set }: { title: string; example: RuleInfo["sh
   const readIn = useNumbering();
   const check = useQuery(checkOf({ text: chain, rules: set, medium, group, tempo, readIn, draw: ["row"] })).data?.check;
   const where = [
-    medium === "shadow" ? "" : t`on the ${medium}`,
+    medium === "shadow" ? "" : labelOf(MEDIA, medium),
     group === "open" ? "" : t`for ${group}`,
     tempo === 1 ? "" : t`at tempo ${tempo}`,
   ].filter((part) => part !== "");

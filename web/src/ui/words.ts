@@ -52,8 +52,13 @@ export function labelOf<T extends string>(choices: { value: T; label: string }[]
 
 export const MEDIA: { value: Course["medium"]; label: string }[] = [
   { value: "shadow", label: t`shadow` },
-  { value: "bag", label: t`bag` },
-  { value: "pads", label: t`pads` },
+  { value: "bag", label: t`hanging bag` },
+  { value: "round-bag", label: t`round bag` },
+  { value: "standing-bag", label: t`standing bag` },
+  { value: "wall-pad", label: t`wall pad` },
+  { value: "pads", label: t`focus pads` },
+  { value: "long-pads", label: t`long pads` },
+  { value: "shield", label: t`shield` },
   { value: "partner", label: t`partner` },
 ];
 

@@ -19,13 +19,13 @@ use Periplus\Core\Flow\Mend\Mend;
 use Periplus\Core\Flow\Mend\MendFinder;
 use Periplus\Core\Flow\Mend\MendResult;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -279,7 +279,7 @@ final class MendFinderTest extends TestCase
     public function testALongChainWithManyPairsEndsByItsBudgetAndSaysSo(): void
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'), tempo: 1.6);
-        $report = Check::builtIn()->run(Chains::inStance('14 push 5 3 switch 2 roll-rear 2b 3b 5 4 elbow'), $options);
+        $report = Check::builtIn()->run(Chains::inStance('2 2 5 5 switch 2 roll-rear 2b 3b 5 4 4'), $options);
         $mends = CheckServices::load()->mendFinder->mends($report, $options);
 
         self::assertFalse($mends->complete);
