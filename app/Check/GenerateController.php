@@ -8,6 +8,7 @@ use Periplus\App\Combination\CombinationTable;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Usage\GymUsage;
 use Periplus\Core\Flow\Serializer\GenerationSerializer;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -19,6 +20,7 @@ final readonly class GenerateController
         private GymHouseRules $rules,
         private GymNumberings $numberings,
         private CombinationTable $table,
+        private GymUsage $usage,
     ) {
     }
 
@@ -35,6 +37,7 @@ final readonly class GenerateController
                 $request->stance,
                 $this->numberings->named($request->numbering),
                 $this->table->fingerprints(),
+                $this->usage->under($request->rules),
             ),
         );
     }

@@ -62,6 +62,12 @@ final readonly class GenerateRequest
             notInRangeMessage: '{{ min }} to {{ max }} chains can be generated at a time.',
         ),]
         public int $count = 8,
+        #[Assert\Range(
+            min: 0,
+            max: GenerationCriteria::MOST_SURPRISE,
+            notInRangeMessage: 'The surprise is {{ min }} to {{ max }}.',
+        ),]
+        public int $surprise = 0,
         /** Beginners get level 1 unless another is requested. */
         public Group $group = Group::Open,
         public Stance $stance = Stance::Orthodox,
@@ -84,6 +90,7 @@ final readonly class GenerateRequest
             clean: Severity::from($this->clean),
             seed: $this->seed,
             count: $this->count,
+            surprise: $this->surprise,
         );
     }
 }

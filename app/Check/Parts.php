@@ -8,6 +8,7 @@ use Doctrine\DBAL\Exception\ConnectionException;
 use Periplus\App\Similarity\Matches;
 use Periplus\App\Similarity\MatchRenderer;
 use Periplus\App\Similarity\SimilarCombinations;
+use Periplus\App\Usage\GymUsage;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Serializer\ItemEditSerializer;
 use Periplus\Core\Flow\Serializer\MendSerializer;
@@ -24,6 +25,7 @@ final readonly class Parts
         private MendSerializer $mends,
         private SimilarCombinations $similar,
         private MatchRenderer $matches,
+        private GymUsage $usage,
     ) {
     }
 
@@ -38,13 +40,15 @@ final readonly class Parts
         CheckOptions $options,
         Numbering $numbering,
     ): iterable {
+        $ranks = [Part::Next->value, Part::Mends->value];
+        $usage = [] === array_intersect($ranks, $request->with) ? null : $this->usage->under($options->rules->id);
         foreach (Part::cases() as $part) {
             if (\in_array($part->value, $request->with, true)) {
                 yield $part->value => match ($part) {
-                    Part::Next => $this->next->serialize($chain, $options, $request->caret),
+                    Part::Next => $this->next->serialize($chain, $options, $request->caret, $usage),
                     Part::Edits => $this->edits->serialize($chain, $options, $request->caret),
                     Part::Similar => $this->similar($chain, $request->except, $numbering),
-                    Part::Mends => $this->mends->serialize($chain, $options),
+                    Part::Mends => $this->mends->serialize($chain, $options, $usage),
                 };
             }
         }

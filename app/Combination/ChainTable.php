@@ -92,6 +92,23 @@ final readonly class ChainTable
         return array_map(static fn (array $row): array => [(int) $row[0], $row[1]], $rows);
     }
 
+    /**
+     * @param list<string> $rules ids of house rules
+     *
+     * @return array<int, string> the sequences of all combinations under those rules, by id
+     */
+    public function sequences(array $rules): array
+    {
+        /** @var array<int, string> $rows */
+        $rows = $this->connection->fetchAllKeyValue(
+            'SELECT id, sequence FROM combination WHERE archived_at IS NULL AND rules IN (?)',
+            [$rules],
+            [ArrayParameterType::STRING],
+        );
+
+        return $rows;
+    }
+
     /** @return list<array{int, string}> id and stem of all, in rising order of the stems */
     public function stems(): array
     {

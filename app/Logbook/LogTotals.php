@@ -134,6 +134,17 @@ final readonly class LogTotals
         return array_map(intval(...), $rows);
     }
 
+    /** @return array<int, int> in how many sessions each combination was drilled, by its id */
+    public function timesDrilled(): array
+    {
+        /** @var array<int, int|string> $rows */
+        $rows = $this->connection->fetchAllKeyValue(
+            'SELECT combination_id, COUNT(*) FROM log_combination GROUP BY combination_id',
+        );
+
+        return array_map(intval(...), $rows);
+    }
+
     public function attended(Period $period): Attended
     {
         /** @var array{athletes: float|string|null, effort: float|string|null, unchecked: int|string|null} $row */

@@ -60,6 +60,7 @@ final class DependencyTest
             'Core\Flow\Options',
             'Core\Flow\Rules',
         ],
+        'Core\Flow\Usage' => ['Core\Technique', 'Core\Combination', 'Core\Notation', 'Core\Flow\Rules'],
         'Core\Flow\Level' => ['Core\Technique', 'Core\Combination', 'Core\Flow\Timing', 'Core\Flow\Check'],
         'Core\Flow\Mend' => [
             'Core\Technique',
@@ -68,8 +69,15 @@ final class DependencyTest
             'Core\Flow\Timing',
             'Core\Flow\Options',
             'Core\Flow\Check',
+            'Core\Flow\Usage',
         ],
-        'Core\Flow\Next' => ['Core\Technique', 'Core\Combination', 'Core\Flow\Timing', 'Core\Flow\Options'],
+        'Core\Flow\Next' => [
+            'Core\Technique',
+            'Core\Combination',
+            'Core\Flow\Timing',
+            'Core\Flow\Options',
+            'Core\Flow\Usage',
+        ],
         'Core\Flow\Generate' => [
             'Core\Technique',
             'Core\Combination',
@@ -78,6 +86,7 @@ final class DependencyTest
             'Core\Flow\Options',
             'Core\Flow\Check',
             'Core\Flow\Level',
+            'Core\Flow\Usage',
         ],
         'Core\Composition' => [
             'Core\Technique',
@@ -102,6 +111,7 @@ final class DependencyTest
             'Core\Flow\Mend',
             'Core\Flow\Next',
             'Core\Flow\Generate',
+            'Core\Flow\Usage',
         ],
         'Core\Search' => [
             'Core\Technique',
@@ -303,7 +313,9 @@ final class DependencyTest
             'App\Numbering',
             'App\Combination',
             'App\Similarity',
+            'App\Usage',
         ],
+        'App\Usage' => ['App\Http', 'App\Combination', 'App\Logbook'],
         'App\Print' => ['App\Store', 'App\Http', 'App\Account', 'App\Numbering', 'App\Combination', 'App\Search'],
         'App\Exchange' => [
             'App\Security',

@@ -16,6 +16,9 @@ final readonly class GenerationCriteria
     public const MIN_STRIKES = 2;
     public const MAX_STRIKES = 10;
     public const MAX_CHAINS = 24;
+    /** Surprise with which anything may be drawn that flows, what is rare as well. */
+    public const MOST_SURPRISE = 100;
+    private const SURPRISE_STEP = 25;
 
     /**
      * @param int $length how many strikes
@@ -24,6 +27,7 @@ final readonly class GenerationCriteria
      * @param bool $switches whether the stance may change
      * @param Severity $clean no finding of that severity or a heavier one: hint, should or must
      * @param int $count how many chains
+     * @param int $surprise 0 for links that coaches call alone, up to MOST_SURPRISE for all that flows
      */
     public function __construct(
         public CheckOptions $options,
@@ -35,6 +39,7 @@ final readonly class GenerationCriteria
         public Severity $clean = Severity::Should,
         public int $seed = 1,
         public int $count = 8,
+        public int $surprise = 0,
     ) {
         if ($length < self::MIN_STRIKES || $length > self::MAX_STRIKES) {
             throw new \DomainException(
@@ -54,6 +59,9 @@ final readonly class GenerationCriteria
                     count: $count,
                 ),
             );
+        }
+        if ($surprise < 0 || $surprise > self::MOST_SURPRISE) {
+            throw new \DomainException(t('The surprise is 0 to {most}.', most: self::MOST_SURPRISE));
         }
         if (!\in_array($clean, [Severity::Hint, Severity::Should, Severity::Must], true)) {
             throw new \DomainException(t('The lightest finding to avoid is hint, should or must.'));
@@ -96,6 +104,15 @@ final readonly class GenerationCriteria
                 $this->with(clean: $lighter),
             );
         }
+        if ($this->surprise < self::MOST_SURPRISE) {
+            $surprise = min(self::MOST_SURPRISE, $this->surprise + self::SURPRISE_STEP);
+            $relaxed[] = $this->without(
+                'surprise',
+                $surprise,
+                t('with less usual links'),
+                $this->with(surprise: $surprise),
+            );
+        }
         if (!$this->switches) {
             $relaxed[] = $this->without('switches', true, t('with changes of stance'), $this->with(switches: true));
         }
@@ -133,10 +150,10 @@ final readonly class GenerationCriteria
         );
     }
 
-    /** @param string|bool|list<string>|null $value of the criterion in a request that gives it up */
+    /** @param string|bool|int|list<string>|null $value of the criterion in a request that gives it up */
     private function without(
         string $criterion,
-        string|bool|array|null $value,
+        string|bool|int|array|null $value,
         string $words,
         self $left,
     ): RelaxedCriteria {
@@ -151,6 +168,7 @@ final readonly class GenerationCriteria
         ?int $length = null,
         ?Severity $clean = null,
         ?bool $switches = null,
+        ?int $surprise = null,
     ): self {
         return new self(
             options: $this->options,
@@ -162,6 +180,7 @@ final readonly class GenerationCriteria
             clean: $clean ?? $this->clean,
             seed: $this->seed,
             count: $this->count,
+            surprise: $surprise ?? $this->surprise,
         );
     }
 }

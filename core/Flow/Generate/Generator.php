@@ -7,6 +7,7 @@ namespace Periplus\Core\Flow\Generate;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
@@ -16,6 +17,7 @@ use Periplus\Core\Flow\Check\Finding;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Timing\BodyState;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\Flow\Usage\Usage;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
@@ -25,9 +27,9 @@ use Random\Randomizer;
 use function Periplus\Core\Language\t;
 
 /**
- * Generates chains that pass the check. It adds strike after strike that flows from the one before, at random from a
- * seed, so that the same criteria give the same chains, and drops those that do not pass. The number of tries is
- * bounded, not the time.
+ * Generates chains that pass the check and that coaches call. It adds item after item that flows from the one before
+ * and usually comes there, at random from a seed, so that the same criteria give the same chains, and drops those that
+ * do not pass. Of those that pass it keeps the more usual ones. The number of tries is bounded, not the time.
  */
 final readonly class Generator
 {
@@ -38,19 +40,27 @@ final readonly class Generator
     private const CHAINS_PER_RESULT = 2;
     /** Tries for one position of a chain. */
     private const TRIES_PER_ITEM = 12;
+    /** What a repeated move or strike weighs beside unusual links. */
+    private const BITS_PER_REPEAT = 0.5;
 
     public function __construct(private Catalogue $catalogue, private Check $check)
     {
     }
 
-    /** @param list<string> $known fingerprints of chains that are not wanted again */
-    public function generate(GenerationCriteria $criteria, array $known = []): GenerationResult
+    /**
+     * @param list<string> $known fingerprints of chains that are not wanted again
+     * @param Usage|null $usage what is usual in the gym; null for what ships
+     */
+    public function generate(GenerationCriteria $criteria, array $known = [], ?Usage $usage = null): GenerationResult
     {
-        $results = $this->ranked($criteria, self::TRIES, $known);
+        $usage ??= Usage::shipped($criteria->options->rules->id);
+        $results = $this->ranked($criteria, self::TRIES, $known, $usage);
         $relax = [];
         if (\count($results) < $criteria->count) {
             foreach ($criteria->relaxed() as $relaxed) {
-                $more = \count($this->results($relaxed->criteria, self::TRIES_RELAXED, $criteria->count, $known));
+                $more = \count(
+                    $this->results($relaxed->criteria, self::TRIES_RELAXED, $criteria->count, $known, $usage),
+                );
                 if ($more > \count($results)) {
                     $relaxation = $relaxed->relaxation;
                     $relax[] = new Relaxation(
@@ -62,7 +72,9 @@ final readonly class Generator
             }
         }
 
-        return [] === $results ? $this->bent($criteria, $known, $relax) : new GenerationResult($results, $relax);
+        return [] === $results
+            ? $this->bent($criteria, $known, $usage, $relax)
+            : new GenerationResult($results, $relax);
     }
 
     /**
@@ -72,10 +84,10 @@ final readonly class Generator
      * @param list<string> $known
      * @param list<Relaxation> $relax
      */
-    private function bent(GenerationCriteria $criteria, array $known, array $relax): GenerationResult
+    private function bent(GenerationCriteria $criteria, array $known, Usage $usage, array $relax): GenerationResult
     {
         foreach ([...$criteria->shorter(), ...$criteria->relaxed()] as $relaxed) {
-            $results = $this->ranked($relaxed->criteria, self::TRIES_RELAXED, $known);
+            $results = $this->ranked($relaxed->criteria, self::TRIES_RELAXED, $known, $usage);
             if ([] !== $results) {
                 return new GenerationResult($results, $relax, $relaxed->relaxation);
             }
@@ -91,23 +103,26 @@ final readonly class Generator
      *
      * @return list<CheckResult>
      */
-    private function ranked(GenerationCriteria $criteria, int $tries, array $known): array
+    private function ranked(GenerationCriteria $criteria, int $tries, array $known, Usage $usage): array
     {
-        $results = $this->results($criteria, $tries, self::CHAINS_PER_RESULT * $criteria->count, $known);
+        $results = $this->results($criteria, $tries, self::CHAINS_PER_RESULT * $criteria->count, $known, $usage);
+        if ($criteria->surprise >= GenerationCriteria::MOST_SURPRISE) {
+            return \array_slice($results, 0, $criteria->count);
+        }
         usort(
             $results,
-            static fn (CheckResult $a, CheckResult $b): int => self::oddness($a->inStance->chain)
-                <=> self::oddness($b->inStance->chain),
+            static fn (CheckResult $a, CheckResult $b): int => self::oddness($a->inStance->chain, $usage)
+                <=> self::oddness($b->inStance->chain, $usage),
         );
 
         return \array_slice($results, 0, $criteria->count);
     }
 
     /**
-     * Returns how unlikely a coach is to call the chain: a move twice, as many moves as strikes, a strike three times,
-     * one limb alone. Common practice, no source.
+     * Returns how unlikely a coach is to call the chain, in bits a link: how unusual its links are, and a move twice,
+     * as many moves as strikes, a strike three times, one strike alone. Common practice, no source.
      */
-    public static function oddness(Chain $chain): int
+    public static function oddness(Chain $chain, Usage $usage): float
     {
         $strikes = array_map(static fn (StrikeItem $item): string => $item->key(), array_values($chain->strikes()));
         $moves = array_map(
@@ -115,11 +130,12 @@ final readonly class Generator
             array_values(array_diff_key($chain->items, $chain->strikes())),
         );
         $often = [] === $strikes ? 0 : max(array_count_values($strikes));
-
-        return 2 * (\count($moves) - \count(array_unique($moves)))
+        $repeats = 2 * (\count($moves) - \count(array_unique($moves)))
             + max(0, 2 * \count($moves) - \count($strikes))
             + 2 * max(0, $often - 2)
             + (1 === \count(array_unique($strikes)) ? 2 : 0);
+
+        return $usage->rarity($chain) + self::BITS_PER_REPEAT * $repeats;
     }
 
     /**
@@ -127,10 +143,15 @@ final readonly class Generator
      *
      * @return list<CheckResult>
      */
-    private function results(GenerationCriteria $criteria, int $tries, int $count, array $known): array
-    {
+    private function results(
+        GenerationCriteria $criteria,
+        int $tries,
+        int $count,
+        array $known,
+        Usage $usage,
+    ): array {
         $random = new Randomizer(new Mt19937($criteria->seed));
-        $pool = new ItemPool($this->catalogue, $criteria);
+        $pool = new ItemPool($this->catalogue, $criteria, $usage);
         $results = [];
         $seen = array_fill_keys($known, true);
         for ($try = 0; $try < $tries && \count($results) < $count; ++$try) {
@@ -191,48 +212,55 @@ final readonly class Generator
     /** @return list<Item> empty when nothing flows on from what was drawn */
     private function build(GenerationCriteria $criteria, ItemPool $pool, Randomizer $random): array
     {
-        $model = $this->check->model;
-        $state = $model->begin($criteria->options->rules, $criteria->options->tempo);
+        $options = $criteria->options;
+        $state = $this->check->model->begin($options->rules, $options->tempo, $options->medium);
         $items = [];
-        foreach ($pool->opening($random) as $move) {
-            $items[] = $move;
-            $model->take($state, $move);
-        }
-        $turn = $random->getInt(1, max(1, $criteria->length - 1));
-        for ($strike = 0; $strike < $criteria->length; ++$strike) {
-            if ($strike > 0 && ($strike === $turn || 0 === $random->getInt(0, 7))) {
-                foreach ($pool->between($random) as $move) {
-                    $items[] = $move;
-                    $model->take($state, $move);
+        $strikes = 0;
+        while (true) {
+            $after = false;
+            for ($pick = 0; $pick < self::TRIES_PER_ITEM && false === $after; ++$pick) {
+                $item = $pool->next($items, $strikes, $random);
+                if (null === $item) {
+                    return $items;
                 }
+                $after = false === $item ? false : $this->after($item, $items, $state);
             }
-            $item = $after = null;
-            for ($pick = 0; $pick < self::TRIES_PER_ITEM && null === $after; ++$pick) {
-                $before = end($items);
-                $item = $pool->strike($random, [] === $items, $before);
-                $after = $this->after($item, $state);
-                $tied = null === $after && $before instanceof MoveItem ? Chain::tied($before, $item) : null;
-                if (null !== $tied) {
-                    // It does not flow after the move, and may flow with it.
-                    [$item, $after] = [$tied, $this->after($tied, $state)];
-                }
-            }
-            if (null === $item || null === $after) {
+            if (false === $after) {
                 return [];
             }
+            [$item, $state] = $after;
             $items[] = $item;
-            $state = $after;
+            $strikes += $item instanceof StrikeItem ? 1 : 0;
         }
-
-        return [...$items, ...$pool->ending($random)];
     }
 
-    /** Returns the body after the strike; null when it does not flow. */
-    private function after(StrikeItem $item, BodyState $state): ?BodyState
+    /**
+     * Returns the item and the body after it. A strike that does not flow after a move may flow with it.
+     *
+     * @param list<Item> $items so far
+     *
+     * @return array{Item, BodyState}|false false when it does not flow
+     */
+    private function after(Item $item, array $items, BodyState $state): array|false
     {
-        $then = clone $state;
-        $link = $this->check->model->take($then, $item);
+        $before = $items[\count($items) - 1] ?? null;
+        if ($item instanceof StrikeItem && $item->belongsToBefore()) {
+            try {
+                Chain::of([...$items, $item]);
+            } catch (InvalidChain) {
+                return false;
+            }
+        }
+        foreach ([$item, $before instanceof MoveItem ? Chain::tied($before, $item) : null] as $way) {
+            if (null !== $way) {
+                $then = clone $state;
+                $link = $this->check->model->take($then, $way);
+                if (null === $link || Verdict::Flows === $link->verdict) {
+                    return [$way, $then];
+                }
+            }
+        }
 
-        return null === $link || Verdict::Flows === $link->verdict ? $then : null;
+        return false;
     }
 }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Generate;
 
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Usage\Usage;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Feet;
+use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\StrikeTrait;
@@ -16,137 +19,179 @@ use Periplus\Core\Technique\Target;
 use Random\Randomizer;
 
 /**
- * The items that may be drawn for these criteria. The weights follow what coaches do: most chains begin with the jab,
- * sides alternate, chains end with an exit. Common practice, no source.
+ * Draws the items of a chain: what usually comes after the items so far, what serves the theme more often, and, the
+ * more surprise is asked for, anything that the body can do.
  *
  * @internal to {@see Generator}
  */
-final readonly class ItemPool
+final class ItemPool
 {
-    private const DAILY_TIMES = 6;
-    /** Weight of each move; 1 when it is not listed. */
-    private const MOVES = [
-        'slip-lead' => 4,
-        'slip-rear' => 4,
-        'roll-lead' => 3,
-        'roll-rear' => 3,
-        'pull' => 2,
-        'step-out' => 3,
-        'step-in' => 2,
-        'pivot-out' => 3,
-        'exit' => 5,
-        'step-back' => 2,
-    ];
+    /** How much more often what serves the theme is drawn. */
+    private const THEME_TIMES = 6.0;
+    /** Where anything may come: the shares of a strike not thrown every day, of another target, and of all moves. */
+    private const NOT_DAILY = 0.15;
+    private const OTHER_TARGET = 0.5;
+    private const MOVES_SHARE = 0.25;
+    /** Into how many parts the whole is divided for a draw. */
+    private const GRAINS = 1_000_000_000;
 
     /** @var list<StrikeItem> */
-    private array $strikes;
-    /** @var list<Item> */
-    private array $between;
-    /** @var list<Item> */
-    private array $openings;
-    /** @var list<Item> */
-    private array $endings;
-    private StrikeItem $jab;
+    private readonly array $strikes;
+    /** @var list<MoveItem> */
+    private readonly array $moves;
+    /** @var array<string, array{list<Item|null>, list<float>}> what may come, with its weights added up, by what was */
+    private array $drawn = [];
 
-    public function __construct(Catalogue $catalogue, private GenerationCriteria $criteria)
-    {
+    public function __construct(
+        Catalogue $catalogue,
+        private readonly GenerationCriteria $criteria,
+        private readonly Usage $usage,
+    ) {
         $strikes = [];
         foreach ($catalogue->strikes as $strike) {
-            if (!\in_array($strike->limb, $criteria->weapons, true)) {
-                continue;
-            }
-            foreach ($strike->targets as $target) {
-                $item = new StrikeItem($strike, $target);
-                // Body shots weigh more where they are the theme, and so do strikes that are thrown every day.
-                $often = match (true) {
-                    $strike->spins(), Target::Leg === $target && 'round kick' !== $strike->family => 0,
-                    Theme::BodyWork === $criteria->theme && Target::Body === $target && $strike->limb->isArm() => 3,
-                    $target === $strike->defaultTarget(), 'round kick' === $strike->family => 2,
-                    default => 1,
-                };
-                $strikes = [
-                    ...$strikes,
-                    ...array_fill(
-                        0,
-                        $often * ($strike->has(StrikeTrait::Daily) ? self::DAILY_TIMES : 1),
-                        $item,
-                    ),
-                ];
+            if (\in_array($strike->limb, $criteria->weapons, true)) {
+                foreach ($strike->targets as $target) {
+                    array_push($strikes, ...$this->variants(new StrikeItem($strike, $target)));
+                }
             }
         }
         $this->strikes = $strikes;
-        $this->jab = new StrikeItem($catalogue->strike('jab'), Target::Head);
-        $moves = static function (\Closure $test) use ($catalogue): array {
-            $items = [];
-            foreach ($catalogue->moves as $id => $move) {
-                if (Feet::Cross !== $move->feet && true === $test($move)) {
-                    $items = [...$items, ...array_fill(0, self::MOVES[$id] ?? 1, new MoveItem($move))];
-                }
-            }
+        $this->moves = array_values(array_map(
+            static fn (Move $move): MoveItem => new MoveItem($move),
+            array_filter($catalogue->moves, $this->isMeant(...)),
+        ));
+    }
 
-            return $items;
+    /**
+     * Draws what comes next.
+     *
+     * @param list<Item> $items so far
+     * @param int $strikes how many of them are strikes
+     *
+     * @return Item|false|null null for the end of the chain; false when nothing can come
+     */
+    public function next(array $items, int $strikes, Randomizer $random): Item|false|null
+    {
+        $count = \count($items);
+        [$last, $before] = [$items[$count - 2] ?? null, $items[$count - 1] ?? null];
+        $phase = match (true) {
+            $strikes >= $this->criteria->length => Phase::End,
+            0 === $strikes => Phase::Start,
+            default => Phase::Between,
         };
-        $dodges = Theme::dodges(...);
-        $angles = static fn (Move $move): bool => $move->takesAngle();
-        // An exit ends a chain.
-        $turns = static fn (Move $move): bool => $angles($move) && !str_starts_with($move->id, 'exit');
-        $this->between = $moves(
-            match ($criteria->theme) {
-                Theme::HeadMovement => $dodges,
-                Theme::Angles => $turns,
-                default => static fn (Move $move): bool => $dodges($move)
-                    || $turns($move)
-                    || (-1 === $move->range && !$move->changesStance())
-                    || ($criteria->switches && $move->changesStance()),
-            },
-        );
-        $this->openings = match ($criteria->theme) {
-            Theme::Counters => $moves(
-                static fn (Move $move): bool => MoveKind::Defence === $move->kind && 'level' !== $move->id,
-            ),
-            Theme::InAndOut => $moves(static fn (Move $move): bool => 'step-in' === $move->id),
-            default => [],
-        };
-        $this->endings = $moves(
-            static fn (Move $move): bool => (MoveKind::Footwork === $move->kind
-                && $move->range > 0
-                && !$move->changesStance())
-                || (Theme::InAndOut !== $criteria->theme && MoveKind::Footwork === $move->kind && $angles($move)),
-        );
-    }
-
-    /** @return list<Item> */
-    public function opening(Randomizer $random): array
-    {
-        return [] === $this->openings ? [] : [$this->openings[$random->getInt(0, \count($this->openings) - 1)]];
-    }
-
-    /** @return list<Item> */
-    public function between(Randomizer $random): array
-    {
-        return [$this->between[$random->getInt(0, \count($this->between) - 1)]];
-    }
-
-    /** @return list<Item> */
-    public function ending(Randomizer $random): array
-    {
-        return [$this->endings[$random->getInt(0, \count($this->endings) - 1)]];
-    }
-
-    /** @param Item|false $before the item before it */
-    public function strike(Randomizer $random, bool $first, Item|false $before): StrikeItem
-    {
-        $jabs = \in_array($this->jab->strike->limb, $this->criteria->weapons, true);
-        if ($jabs && $first && 0 < $random->getInt(0, 4)) {
-            return $this->jab;
+        $key = $phase->name.' '.($last?->key() ?? '').' '.($before?->key() ?? '');
+        [$choices, $sums] = $this->drawn[$key] ??= $this->weighed($last, $before, $phase);
+        if ([] === $sums) {
+            return false;
         }
-        $drawn = $this->strikes[$random->getInt(0, \count($this->strikes) - 1)];
-        // A second strike of the same side is usually drawn again: three times out of four.
-        $again =
-            $before instanceof StrikeItem
-            && $before->strike->role === $drawn->strike->role
-            && 0 < $random->getInt(0, 3);
+        $at = ($random->getInt(0, self::GRAINS - 1) / self::GRAINS) * $sums[\count($sums) - 1];
+        foreach ($sums as $place => $sum) {
+            if ($at < $sum) {
+                return $choices[$place];
+            }
+        }
 
-        return $again ? $this->strikes[$random->getInt(0, \count($this->strikes) - 1)] : $drawn;
+        return $choices[\count($choices) - 1];
+    }
+
+    /** @return array{list<Item|null>, list<float>} */
+    private function weighed(?Item $last, ?Item $before, Phase $phase): array
+    {
+        $choices = Phase::End === $phase ? [null] : $this->strikes;
+        // Two moves in a row are enough.
+        if (!($last instanceof MoveItem && $before instanceof MoveItem)) {
+            $choices = [...$choices, ...array_filter(
+                $this->moves,
+                fn (MoveItem $item): bool => $this->isOpen($item->move, $phase),
+            )];
+        }
+        [$kept, $sums, $sum] = [[], [], 0.0];
+        foreach ($choices as $item) {
+            $weight = $this->weight($last, $before, $item, $phase);
+            if ($weight > 0.0) {
+                $kept[] = $item;
+                $sums[] = $sum += $weight;
+            }
+        }
+
+        return [$kept, $sums];
+    }
+
+    private function weight(?Item $last, ?Item $before, ?Item $item, Phase $phase): float
+    {
+        $serves = $this->criteria->theme?->isServedBy($item, $phase);
+        if (
+            false === $serves
+            && !$before instanceof MoveItem
+            && true === $this->criteria->theme->insistsOn($phase)
+        ) {
+            return 0.0;
+        }
+        $surprise = $this->criteria->surprise / GenerationCriteria::MOST_SURPRISE;
+        // Any strike may end a chain.
+        $known = null === $item || $this->usage->knows($before, $item);
+        $usual = $known ? $this->usage->share($last, $before, $item) : 0.0;
+
+        return (true === $serves ? self::THEME_TIMES : 1.0)
+            * ((1.0 - $surprise) * $usual + $surprise * $this->freely($item));
+    }
+
+    /** Returns the share of the item where anything may come; about 1 for all together. */
+    private function freely(?Item $item): float
+    {
+        if (!$item instanceof StrikeItem) {
+            return null === $item ? 1.0 : self::MOVES_SHARE / \count($this->moves);
+        }
+        $strike = $item->strike;
+        $isRare = $strike->rare || (Target::Leg === $item->target && 'round kick' !== $strike->family);
+
+        return match (true) {
+            $item->feint, $item->belongsToBefore(), $item->changesStance() => 0.0,
+            // What is rare comes when it is asked for.
+            $isRare && $this->criteria->surprise < GenerationCriteria::MOST_SURPRISE => 0.0,
+            default => ($strike->has(StrikeTrait::Daily) ? 1.0 : self::NOT_DAILY)
+                * ($item->target === $strike->defaultTarget() ? 1.0 : self::OTHER_TARGET)
+                / \count($this->strikes),
+        };
+    }
+
+    /** @return list<StrikeItem> the strike, and how it is thrown besides: shown, together with another, leg still up */
+    private function variants(StrikeItem $item): array
+    {
+        $variants = [
+            $item->with(feint: true),
+            $item->with(joined: true),
+            ...$item->isLegStrike() ? [$item->with(legUp: true)] : [],
+            ...$this->criteria->switches && Landing::Forward->isOpenTo($item->strike)
+                ? [$item->with(landing: Landing::Forward)]
+                : [],
+        ];
+
+        return [$item, ...array_values(array_filter($variants, $this->usage->knowsItem(...)))];
+    }
+
+    /** Tells whether the move may be drawn at all. */
+    private function isMeant(Move $move): bool
+    {
+        $withLegs = \in_array(Limb::Leg, $this->criteria->options->rules->allows, true);
+        $isCheck = MoveKind::Defence === $move->kind && null !== $move->foot;
+
+        return Feet::Cross !== $move->feet
+            && ($this->criteria->switches || !$move->changesStance())
+            // In boxing nobody pushes or checks a kick.
+            && ($withLegs || (MoveKind::Contact !== $move->kind && !$isCheck));
+    }
+
+    private function isOpen(Move $move, Phase $phase): bool
+    {
+        $leaves = MoveKind::Footwork === $move->kind && $move->range > 0;
+
+        return match ($phase) {
+            Phase::Start => MoveKind::Contact !== $move->kind && !$leaves,
+            // An exit ends a chain.
+            Phase::Between => !str_starts_with($move->id, 'exit'),
+            Phase::End => !$move->changesStance()
+                && ($leaves || $move->leavesLine() || (MoveKind::Contact === $move->kind && $move->range > 0)),
+        };
     }
 }

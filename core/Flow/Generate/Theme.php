@@ -71,6 +71,36 @@ enum Theme: string
         };
     }
 
+    /** Tells whether that item, in that part of a chain, serves the theme; null is the end of the chain. */
+    public function isServedBy(?Item $item, Phase $phase): bool
+    {
+        $move = $item instanceof MoveItem ? $item->move : null;
+        $strike = $item instanceof StrikeItem && $item->delivered() ? $item : null;
+
+        return match ($this) {
+            self::HeadMovement => Phase::Between === $phase && null !== $move && self::dodges($move),
+            self::BodyWork => true === $strike?->strike->limb->isArm() && Target::Body === $strike->target,
+            self::InAndOut => match ($phase) {
+                Phase::Start => 'step-in' === $move?->id,
+                Phase::Between => false,
+                Phase::End => null !== $move && $move->range > 0,
+            },
+            self::Angles => Phase::Between === $phase && true === $move?->takesAngle(),
+            self::Counters => Phase::Start === $phase && MoveKind::Defence === $move?->kind && 'level' !== $move->id,
+            self::KicksOffHands => Limb::Leg === $strike?->strike->limb,
+        };
+    }
+
+    /** Tells whether only what serves the theme can come in that part, when nothing has come there yet. */
+    public function insistsOn(Phase $phase): bool
+    {
+        return match ($this) {
+            self::InAndOut => Phase::Between !== $phase,
+            self::Counters => Phase::Start === $phase,
+            default => false,
+        };
+    }
+
     /** Tells whether the head leaves the line of a punch: a slip, a roll, a duck, a pull. */
     public static function dodges(Move $move): bool
     {

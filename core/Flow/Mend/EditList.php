@@ -9,19 +9,21 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Edit;
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Feet;
 use Periplus\Core\Technique\Head;
 use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\StrikeTrait;
 
 /**
  * Lists the small changes that a coach would think of: insert a move or a beat, exchange a strike for another of its
- * kind, leave out an item.
+ * kind or a step in for a step off the line, let a kick land in front, leave out an item.
  */
 final readonly class EditList
 {
@@ -72,7 +74,12 @@ final readonly class EditList
                 $edits[] = Edit::insert($index, $item);
             }
             if ($index < $count) {
-                foreach ($this->exchanges($chain->items[$index]) as $item) {
+                $ways = [
+                    ...$this->exchanges($chain->items[$index]),
+                    ...$this->steps($chain->items[$index]),
+                    ...$this->landings($chain->items[$index], $chain->items[$index + 1] ?? null),
+                ];
+                foreach ($ways as $item) {
                     $edits[] = Edit::exchange($index, $item);
                 }
                 $tied = Chain::tied($chain->items[$index - 1] ?? null, $chain->items[$index]);
@@ -118,6 +125,41 @@ final readonly class EditList
         }
 
         return $others;
+    }
+
+    /** @return list<MoveItem> the steps off the line that a step in could be */
+    private function steps(Item $item): array
+    {
+        if (!$item instanceof MoveItem || Feet::Step !== $item->move->feet || $item->move->range >= 0) {
+            return [];
+        }
+
+        return array_values(array_map(
+            static fn (Move $move): MoveItem => new MoveItem($move),
+            array_filter(
+                $this->catalogue->moves,
+                static fn (Move $move): bool => Feet::Step === $move->feet && $move->takesAngle() && 0 === $move->range,
+            ),
+        ));
+    }
+
+    /**
+     * Returns the kick with its foot in front, where a hand follows that may need to be nearer.
+     *
+     * @return list<StrikeItem>
+     */
+    private function landings(Item $item, ?Item $next): array
+    {
+        return $item instanceof StrikeItem
+            && $next instanceof StrikeItem
+            && $next->strike->limb->isArm()
+            && !$next->belongsToBefore()
+            && !$item->feint
+            && $item->isLegStrike()
+            && Landing::Back === $item->landing
+            && Landing::Forward->isOpenTo($item->strike)
+                ? [$item->with(landing: Landing::Forward)]
+                : [];
     }
 
     /** Tells whether the strike is of the same kind of limb and adds no spin. */

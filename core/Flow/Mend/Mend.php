@@ -11,6 +11,7 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\Flow\Usage\Usage;
 
 /** A chain improved by one or two small edits. */
 final readonly class Mend
@@ -30,23 +31,27 @@ final readonly class Mend
 
     /**
      * Returns the keys to sort by, best first: verdict; visible waits; number of edits; distance to what they mend;
-     * insertions and ties before exchanges before omissions; severity of the findings; swing of the hips between
-     * strikes, which is what drives a strike; edits nearer to the end; length. The spelling breaks ties, so that the
-     * order is stable.
+     * insertions, ties, landings and other steps before exchanges before omissions; severity of the findings; how
+     * usual the chain is, in whole bits; swing of the hips between strikes, which is what drives a strike; edits nearer
+     * to the end; length. The spelling breaks ties, so that the order is stable.
      *
      * @param float $seenFrom waits up to that many ms cannot be seen
      * @param list<int> $places of the items in the chain as it was that something is to be done about
      *
      * @return list<int|float|string>
      */
-    public function rank(float $seenFrom, array $places): array
+    public function rank(float $seenFrom, array $places, Usage $usage): array
     {
         $kinds = $apart = 0;
         foreach ($this->edits as $edit) {
             $kinds += match ($edit->kind) {
                 EditKind::Insert => 0,
-                // A strike that is only tied to the item before it is not another one.
-                EditKind::Exchange => $edit->item instanceof StrikeItem && $edit->item->belongsToBefore() ? 0 : 1,
+                // Another step is no other strike, nor is one that is only tied to the item before or lands otherwise.
+                EditKind::Exchange => !$edit->item instanceof StrikeItem
+                || $edit->item->belongsToBefore()
+                || $edit->item->changesStance()
+                    ? 0
+                    : 1,
                 EditKind::Drop => 2,
             };
             $apart
@@ -61,6 +66,7 @@ final readonly class Mend
             $apart,
             $kinds,
             array_sum($this->result->weights()),
+            round($usage->surprise($this->chain)),
             -round($timing->swing(), 3),
             -$timing->moments[\count($timing->moments) - 1]->range,
             round($timing->length(), 3),

@@ -15,6 +15,7 @@ use Periplus\Core\Flow\Check\Finding;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\Flow\Usage\Usage;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Catalogue;
 
@@ -49,8 +50,10 @@ final readonly class MendFinder
         $this->model = $check->model;
     }
 
-    public function mends(CheckResult $result, CheckOptions $options): MendResult
+    /** @param Usage|null $usage what is usual in the gym; null for what ships */
+    public function mends(CheckResult $result, CheckOptions $options, ?Usage $usage = null): MendResult
     {
+        $usage ??= Usage::shipped($options->rules->id);
         $chain = $result->inStance->chain;
         $before = $result->verdict->rank();
         $pairs = \count($chain) <= self::MAX_LENGTH_FOR_PAIRS;
@@ -108,10 +111,15 @@ final readonly class MendFinder
         $ranked = [];
         foreach ($ofFindings as $place => $mends) {
             $position = $result->findings[$place]->at;
-            $ranked[$place] = $this->ranked($mends, null === $position ? [] : [$position], $options);
+            $ranked[$place] = $this->ranked($mends, null === $position ? [] : [$position], $options, $usage);
         }
 
-        return new MendResult($this->ranked($ofVerdict, self::places($result), $options), $ranked, $pairs, $complete);
+        return new MendResult(
+            $this->ranked($ofVerdict, self::places($result), $options, $usage),
+            $ranked,
+            $pairs,
+            $complete,
+        );
     }
 
     /** @return list<int> places of all that could be mended, the heaviest first */
@@ -315,12 +323,12 @@ final readonly class MendFinder
      *
      * @return list<Mend> best first; of several ways to the same chain the first
      */
-    private function ranked(array $mends, array $places, CheckOptions $options): array
+    private function ranked(array $mends, array $places, CheckOptions $options, Usage $usage): array
     {
         $seenFrom = $this->model->flowsUpTo($options->rules, $options->tempo);
         $ranked = [];
         foreach ($mends as $mend) {
-            $rank = $mend->rank($seenFrom, $places);
+            $rank = $mend->rank($seenFrom, $places, $usage);
             $spelling = $mend->spelling();
             if (!isset($ranked[$spelling]) || $rank < $ranked[$spelling][0]) {
                 $ranked[$spelling] = [$rank, $mend];

@@ -14,11 +14,12 @@ use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\Flow\Timing\LinkReason;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\Flow\Usage\Usage;
 use Periplus\Core\Technique\Catalogue;
 
 use function Periplus\Core\Language\t;
 
-/** Lists what flows from here: every strike at every target it reaches, and every move, soonest start first. */
+/** Lists what flows from here: every strike at every target it reaches, and every move, what is usual there first. */
 final readonly class Next
 {
     /** @var list<Item> */
@@ -42,13 +43,14 @@ final readonly class Next
 
     /**
      * @param list<Item> $before the items up to the cursor
+     * @param Usage|null $usage what is usual in the gym; null for what ships
      *
-     * @return list<Continuation> of what the sport lets land, the shortest wait first; of equal ones what is thrown
-     *                            every week before what is rare,
-     *                            the strikes before the moves, and of strikes the one that swings the hips widest
+     * @return list<Continuation> of what the sport lets land, the better verdict first; of equal ones what usually
+     *                            comes there, and then the shorter wait
      */
-    public function after(array $before, CheckOptions $options): array
+    public function after(array $before, CheckOptions $options, ?Usage $usage = null): array
     {
+        $usage ??= Usage::shipped($options->rules->id);
         $state = $this->model->begin($options->rules, $options->tempo, $options->medium);
         foreach ($before as $item) {
             $this->model->take($state, $item);
@@ -59,9 +61,9 @@ final readonly class Next
                 // Strikes that the sport does not allow to land are not offered.
                 continue;
             }
-            $ranked[] = $plain = $this->ranked($item, $order, $before, $state);
+            $ranked[] = $plain = $this->ranked($item, $order, $before, $state, $usage);
             $tied = $plain[1]->wait > 0.0 ? Chain::tied($before[\count($before) - 1] ?? null, $item) : null;
-            $quicker = null === $tied ? null : $this->ranked($tied, $order, $before, $state);
+            $quicker = null === $tied ? null : $this->ranked($tied, $order, $before, $state, $usage);
             // Tied to the item before it only where that is what lets it flow sooner.
             if (null !== $quicker && $quicker[1]->wait < $plain[1]->wait) {
                 $ranked[] = $quicker;
@@ -75,9 +77,9 @@ final readonly class Next
     /**
      * @param list<Item> $before
      *
-     * @return array{list<float|int|bool>, Continuation} what it is sorted by, and the continuation
+     * @return array{list<float|int>, Continuation} what it is sorted by, and the continuation
      */
-    private function ranked(Item $item, int $order, array $before, BodyState $state): array
+    private function ranked(Item $item, int $order, array $before, BodyState $state, Usage $usage): array
     {
         $then = clone $state;
         $link = $this->model->take($then, $item) ?? new Link(0, 0.0, Verdict::Flows, null, [], 0);
@@ -85,15 +87,15 @@ final readonly class Next
             0 === $state->count
                 ? t('The chain can begin with the {item}.', item: $item->name())
                 : (new LinkReason([...$before, $item], $link, $state->foundBy($item)))->explain();
-        $swing = match (true) {
-            !$item instanceof StrikeItem => -1.0,
-            // Before the first strike nothing is wound up: the order of the catalogue begins with the jab.
-            0 === $state->count => 0.0,
-            default => abs($then->leftTurn - $state->turn),
-        };
+        $count = \count($before);
 
         return [
-            [round($link->wait, 3), $item instanceof StrikeItem && $item->strike->rare, -round($swing, 3), $order],
+            [
+                $link->verdict->rank(),
+                -$usage->share($before[$count - 2] ?? null, $before[$count - 1] ?? null, $item),
+                round($link->wait, 3),
+                $order,
+            ],
             new Continuation($item, $link->wait, $link->verdict, $link->cause, $reason),
         ];
     }

@@ -11,6 +11,7 @@ use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Generate\GenerationCriteria;
 use Periplus\Core\Flow\Generate\Generator;
 use Periplus\Core\Flow\Level\Scale;
+use Periplus\Core\Flow\Usage\Usage;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
@@ -23,14 +24,18 @@ final readonly class GenerationSerializer
     {
     }
 
-    /** @param list<string> $known fingerprints of chains that are not wanted again */
+    /**
+     * @param list<string> $known fingerprints of chains that are not wanted again
+     * @param Usage|null $usage what is usual in the gym; null for what ships
+     */
     public function serialize(
         GenerationCriteria $criteria,
         Stance $stance,
         Numbering $numbering,
         array $known = [],
+        ?Usage $usage = null,
     ): GenerationDocument {
-        $generation = $this->generator->generate($criteria, $known);
+        $generation = $this->generator->generate($criteria, $known, $usage);
         $writer = new Writer($numbering);
 
         return new GenerationDocument(

@@ -17,6 +17,7 @@ use Periplus\Core\Flow\Mend\Mend;
 use Periplus\Core\Flow\Mend\MendFinder;
 use Periplus\Core\Flow\Mend\MendResult;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Usage\Usage;
 use Periplus\Core\Notation\EditedText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\ReadChain;
@@ -36,14 +37,18 @@ final readonly class MendSerializer
     {
     }
 
-    /** @return MendsDocument nothing in it when the text cannot be read */
-    public function serialize(ReadChain $chain, CheckOptions $options): MendsDocument
+    /**
+     * @param Usage|null $usage what is usual in the gym; null for what ships
+     *
+     * @return MendsDocument nothing in it when the text cannot be read
+     */
+    public function serialize(ReadChain $chain, CheckOptions $options, ?Usage $usage = null): MendsDocument
     {
         if (null === $chain->inStance) {
             return new MendsDocument();
         }
         $result = $this->check->run($chain->inStance, $options);
-        $mends = $this->finder->mends($result, $options);
+        $mends = $this->finder->mends($result, $options, $usage);
         $edited = new EditedText($this->reader, $chain);
         $show = fn (Mend $mend): MendDocument => $this->mend($mend, $result, $edited);
 
@@ -101,13 +106,18 @@ final readonly class MendSerializer
             && $was instanceof StrikeItem
             && $edit->item->strike === $was->strike
         ) {
-            return $edit->item->joined
-                ? t(
+            return match (true) {
+                $edit->item->joined => t(
                     '{strike} with the {move}, as one action',
                     strike: $named($edit->at),
                     move: $named($edit->at - 1),
-                )
-                : t('the leg stays up before the {strike}', strike: $named($edit->at));
+                ),
+                $edit->item->legUp => t('the leg stays up before the {strike}', strike: $named($edit->at)),
+                default => t(
+                    'the foot comes down in front after the {strike}; that side leads then',
+                    strike: $named($edit->at),
+                ),
+            };
         }
 
         return match ($edit->kind) {

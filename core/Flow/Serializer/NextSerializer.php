@@ -7,6 +7,7 @@ namespace Periplus\Core\Flow\Serializer;
 use Periplus\Core\Flow\Next\Continuation;
 use Periplus\Core\Flow\Next\Next;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Usage\Usage;
 use Periplus\Core\Notation\ReadChain;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
@@ -21,9 +22,14 @@ final readonly class NextSerializer
     /**
      * @param int|null $caret place in the text, in characters: something is to follow the item there or the last one
      *                        before it; the last item when null
+     * @param Usage|null $usage what is usual in the gym; null for what ships
      */
-    public function serialize(ReadChain $chain, CheckOptions $options, ?int $caret = null): NextDocument
-    {
+    public function serialize(
+        ReadChain $chain,
+        CheckOptions $options,
+        ?int $caret = null,
+        ?Usage $usage = null,
+    ): NextDocument {
         $inStance = $chain->inStance;
         if (null === $inStance && '' !== trim($chain->text->text)) {
             return new NextDocument(null, []);
@@ -41,7 +47,7 @@ final readonly class NextSerializer
                     $writer->item($next->item, $stance),
                     Words::byRole()->item($next->item, $stance),
                 ),
-                $this->next->after($items, $options),
+                $this->next->after($items, $options, $usage),
             ),
         );
     }

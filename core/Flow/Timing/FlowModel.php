@@ -484,8 +484,9 @@ final readonly class FlowModel
         };
         if (null !== $move->load) {
             $state->head = $move->headTo();
-            $state->cameHome = false;
         }
+        // Only the feet bring the athlete nearer again.
+        $state->cameHome = $state->cameHome && MoveKind::Defence === $move->kind;
     }
 
     private function changeRange(Move $move, BodyState $state): void

@@ -117,11 +117,17 @@ final readonly class ReturnFire
                 static fn (Continuation $next): bool => $next->item instanceof StrikeItem
                     && (null === $limbs || \in_array($next->item->strike->limb, $limbs, true)),
             );
+            // What answers soonest comes first, and of equal ones what is usual.
+            usort(
+                $counters,
+                static fn (Continuation $one, Continuation $other): int => round($one->wait, 3)
+                    <=> round($other->wait, 3),
+            );
             $defences[] = new Defence(
                 $moves,
                 $row['why'],
                 $this->link($inStance, $moves[0], $options),
-                \array_slice(array_values($counters), 0, self::MAX_COUNTERS),
+                \array_slice($counters, 0, self::MAX_COUNTERS),
                 $inStance->end,
             );
         }

@@ -31,6 +31,7 @@ export function CriteriaForm({ criteria, onPut }: Props) {
         <Trans>Chains that pass the check and are not in the library yet.</Trans>
       </p>
       <StrikeFields criteria={criteria} onPut={onPut} />
+      <SurpriseField surprise={criteria.surprise} onPut={onPut} />
       <GroupFields criteria={criteria} onPut={onPut} />
       <SeedField seed={criteria.seed} onPut={onPut} />
     </Flex>
@@ -80,6 +81,36 @@ function StrikeFields({ criteria, onPut }: Props) {
         options={[{ value: "", label: t`any theme` }, ...(vocabulary?.themes ?? [])]}
         getPopupContainer={(node) => node.parentElement ?? document.body}
       />
+    </>
+  );
+}
+
+/** From what coaches call to all that the body can do. */
+function SurpriseField({ surprise, onPut }: { surprise: number; onPut: Props["onPut"] }) {
+  return (
+    <>
+      <span className="field-name">
+        <Trans>What follows what</Trans>
+      </span>
+      <Slider
+        className="surprise"
+        {...bounds("GenerateRequest", "surprise")}
+        step={25}
+        marks={{ 0: t`usual`, 100: t`surprising` }}
+        value={surprise}
+        onChange={(value: number) => onPut({ surprise: value || "" })}
+        tooltip={{ open: false }}
+        ariaLabelForHandle={t`How surprising`}
+      />
+      <p className="small">
+        {surprise === 0 ? (
+          <Trans>What coaches call, and what your library and logbook have.</Trans>
+        ) : surprise < 100 ? (
+          <Trans>Now and then a link that few coaches call.</Trans>
+        ) : (
+          <Trans>Anything that flows, leaps and spins among it.</Trans>
+        )}
+      </p>
     </>
   );
 }

@@ -18,6 +18,7 @@ export function criteriaOf(address: URLSearchParams, numbering: NumberingId): Cr
     rules: (address.get("rules") ?? "boxing") as Rules,
     seed: Number(address.get("seed")) || 1,
     count: 8,
+    surprise: Number(address.get("surprise")) || 0,
     group: GROUPS.find(({ value }) => value === address.get("group"))?.value ?? "open",
     stance: (address.get("stance") ?? "orthodox") as Stance,
     numbering,

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Core\Flow\Generate;
 
+use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Flow\Check\Check;
@@ -16,6 +18,7 @@ use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
+use Periplus\Core\Flow\Usage\Usage;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 use Periplus\Tests\Core\Chains;
@@ -24,6 +27,12 @@ use PHPUnit\Framework\TestCase;
 
 final class GeneratorTest extends TestCase
 {
+    private const WEAPONS = [
+        'boxing' => [Limb::Hand],
+        'kickboxing' => [Limb::Hand, Limb::Leg],
+        'all-limbs' => [Limb::Hand, Limb::Leg, Limb::Knee, Limb::Elbow],
+    ];
+
     /** Criteria of every kind; each result is checked independently of the generator. */
     public function testEveryResultMeetsTheCriteria(): void
     {
@@ -127,13 +136,20 @@ final class GeneratorTest extends TestCase
     #[TestWith(['1 2 3 2', '1 1 1 2'])]
     public function testWhatACoachWouldCallComesBeforeWhatIsOdd(string $called, string $odd): void
     {
-        self::assertLessThan(Generator::oddness(Chains::read($odd)), Generator::oddness(Chains::read($called)));
+        $usage = Usage::shipped('all-limbs');
+        self::assertLessThan(
+            Generator::oddness(Chains::read($odd), $usage),
+            Generator::oddness(Chains::read($called), $usage),
+        );
     }
 
     public function testTheListBeginsWithWhatIsLeastOdd(): void
     {
         $oddness = array_map(
-            static fn (CheckResult $result): int => Generator::oddness($result->inStance->chain),
+            static fn (CheckResult $result): float => Generator::oddness(
+                $result->inStance->chain,
+                Usage::shipped('boxing'),
+            ),
             CheckServices::load()->generator->generate(
                 new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')), 3, seed: 4),
             )->results,
@@ -141,6 +157,65 @@ final class GeneratorTest extends TestCase
         $sorted = $oddness;
         sort($sorted);
         self::assertSame($sorted, $oddness);
+    }
+
+    /** At "usual" every link is one that coaches call, or that the gym throws. */
+    public function testUsualChainsHaveKnownLinksAlone(): void
+    {
+        $made = 0;
+        foreach (self::WEAPONS as $rules => $weapons) {
+            $usage = Usage::shipped($rules);
+            foreach ([1, 2, 3] as $level) {
+                foreach (self::generated($rules, $weapons, $level, 0, $usage) as $chain) {
+                    foreach ($chain->items as $place => $item) {
+                        // A strike that would wait after a move goes with it.
+                        $plain = $item instanceof StrikeItem && $chain->goesWithMove($place)
+                            ? $item->with(joined: false)
+                            : $item;
+                        self::assertTrue($usage->knows($chain->items[$place - 1] ?? null, $plain), $item->key());
+                    }
+                    ++$made;
+                }
+            }
+        }
+        self::assertGreaterThan(60, $made);
+    }
+
+    /** A leap and a spin come when all surprise is asked for, or where the gym throws them. */
+    public function testRareStrikesComeWhenTheyAreAskedForOrThrownInTheGym(): void
+    {
+        $gym = Usage::counted(array_fill(0, 60, [Sequence::of(Chains::read('1 66 3'))->items, 1.0]));
+        $rare = static function (int $surprise, Usage $usage): int {
+            $found = 0;
+            foreach (range(1, 6) as $seed) {
+                foreach (self::generated('boxing', [Limb::Hand], null, $surprise, $usage, $seed) as $chain) {
+                    $found += \count(array_filter(
+                        $chain->strikes(),
+                        static fn (StrikeItem $item): bool => $item->strike->rare,
+                    ));
+                }
+            }
+
+            return $found;
+        };
+        $shipped = Usage::shipped('boxing');
+
+        self::assertSame(0, $rare(0, $shipped));
+        self::assertSame(0, $rare(75, $shipped));
+        self::assertGreaterThan(0, $rare(100, $shipped));
+        self::assertGreaterThan(0, $rare(0, $shipped->with($gym)));
+    }
+
+    public function testMoreSurpriseMeansLessUsualChains(): void
+    {
+        $usage = Usage::shipped('kickboxing');
+        $rarity = static fn (int $surprise): float => array_sum(array_map(
+            $usage->rarity(...),
+            self::generated('kickboxing', [Limb::Hand, Limb::Leg], 2, $surprise, $usage),
+        ));
+
+        self::assertLessThan($rarity(50), $rarity(0));
+        self::assertLessThan($rarity(100), $rarity(50));
     }
 
     #[TestWith(['head-movement', '1 slip-lead 2', '1 2 slip-lead'])]
@@ -194,6 +269,35 @@ final class GeneratorTest extends TestCase
             null === $criteria->level || Scale::builtIn()->difficulty($result)->level === $criteria->level,
         );
         self::assertTrue($criteria->switches || $result->inStance->end === $result->inStance->stance);
+    }
+
+    /**
+     * @param non-empty-list<Limb> $weapons
+     *
+     * @return list<Chain>
+     */
+    private static function generated(
+        string $rules,
+        array $weapons,
+        ?int $level,
+        int $surprise,
+        Usage $usage,
+        int $seed = 1,
+    ): array {
+        $criteria = new GenerationCriteria(
+            options: new CheckOptions(BuiltInHouseRules::named($rules)),
+            length: 1 === $level ? 3 : 4,
+            weapons: $weapons,
+            level: $level,
+            seed: $seed,
+            count: 8,
+            surprise: $surprise,
+        );
+
+        return array_map(
+            static fn (CheckResult $result): Chain => $result->inStance->chain,
+            CheckServices::load()->generator->generate($criteria, [], $usage)->results,
+        );
     }
 
     /** @return list<string> */

@@ -6,17 +6,20 @@ namespace Periplus\Tests\Core\Flow\Next;
 
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Composition\CheckServices;
 use Periplus\Core\Flow\Next\Continuation;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
+use Periplus\Core\Flow\Usage\Usage;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class NextTest extends TestCase
@@ -76,6 +79,41 @@ final class NextTest extends TestCase
         self::assertSame([], preg_grep('/[+^]/', $texts('1 2')));
     }
 
+    /** Common practice, no source. */
+    #[TestWith(['1 2', '3'])]
+    #[TestWith(['1 2 3', '2'])]
+    #[TestWith(['1 2 3 roll-rear', '2'])]
+    #[TestWith(['slip-lead', '3'])]
+    #[TestWith(['1 2 clinch', '22'])]
+    #[TestWith(['1 2 14', '2'])]
+    #[TestWith(['', '1'])]
+    public function testWhatIsUsualComesFirst(string $before, string $expected): void
+    {
+        $next = self::after($before)[0];
+
+        self::assertSame($expected, (new Writer(Numbering::named('parity')))->item($next->item, Stance::Orthodox));
+    }
+
+    public function testAGymThatThrowsItPutsItFirst(): void
+    {
+        $gym = Usage::counted(array_fill(0, 200, [Sequence::of(Chains::read('1 2 64'))->items, 1.0]));
+        $options = new CheckOptions(BuiltInHouseRules::named('boxing'));
+        $place = static fn (?Usage $usage): int|false => array_search(
+            'spinning-back-fist',
+            array_map(
+                static fn (Continuation $next): string => $next->item instanceof StrikeItem
+                    ? $next->item->strike->id
+                    : '',
+                CheckServices::load()->next->after(Chains::read('1 switch 2')->items, $options, $usage),
+            ),
+            true,
+        );
+        $at = $place(Usage::shipped('boxing')->with($gym));
+
+        self::assertIsInt($at);
+        self::assertGreaterThan($at, $place(null));
+    }
+
     public function testAnyChainCanBeginWithAnything(): void
     {
         foreach (self::after('') as $next) {
@@ -91,15 +129,15 @@ final class NextTest extends TestCase
         $model = new FlowModel();
         $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($options, $model): void {
             $before = \array_slice($chain->items, 0, 20);
-            $last = 0.0;
+            $last = 0;
             foreach (CheckServices::load()->next->after($before, $options) as $next) {
                 $timing = $model->timing(Chain::of([...$before, $next->item]), $options->rules, 0.8);
                 $link = $timing->links[\count($before) - 1];
                 self::assertSame($link->wait, $next->wait);
                 self::assertSame($link->verdict, $next->verdict);
                 self::assertSame($timing->reason($link), $next->reason);
-                self::assertGreaterThanOrEqual(round($last, 3), round($next->wait, 3));
-                $last = $next->wait;
+                self::assertGreaterThanOrEqual($last, $next->verdict->rank(), 'What flows comes first.');
+                $last = $next->verdict->rank();
             }
         });
     }
