@@ -53,6 +53,14 @@ final readonly class CheckText
                 );
             }
         }
+        if (null !== $document->loop && Verdict::Flows !== $document->loop->verdict) {
+            $lines[] = \sprintf(
+                '  as a loop  %s +%d ms  %s',
+                $document->loop->verdict->value,
+                $document->loop->waitMs,
+                $document->loop->reason,
+            );
+        }
         foreach ($document->findings as $finding) {
             $lines[] = \sprintf('  %-7s %s', $finding->severity->value, $finding->message);
         }

@@ -26,6 +26,7 @@ final readonly class CheckDocument
      * @param string|null $rules id of the house rules
      * @param list<ItemDocument> $items
      * @param list<LinkDocument> $links
+     * @param LinkDocument|null $loop from the last item back to the first, when the chain is repeated without a gap
      * @param list<FindingDocument> $findings
      * @param array<string, StanceDocument>|null $stances by stance, its own one first
      * @param \ArrayObject<string, LineDrawing>|null $drawings by size
@@ -47,6 +48,7 @@ final readonly class CheckDocument
         public ?string $summary = null,
         public array $items = [],
         public array $links = [],
+        public ?LinkDocument $loop = null,
         public array $findings = [],
         public ?BalanceDocument $balance = null,
         public ?Difficulty $level = null,

@@ -109,9 +109,10 @@ final readonly class CheckSerializer
             summary: (new Summary($result))->write(),
             items: $this->items($result, $reading, $writer),
             links: array_map(
-                static fn (Link $link): LinkDocument => new LinkDocument($link, $result->timing),
+                static fn (Link $link): LinkDocument => LinkDocument::of($link, $result->timing),
                 $result->timing->links,
             ),
+            loop: LinkDocument::ofSeam($this->check->model->seam($result->timing)),
             findings: FindingDocument::merge($result->findings),
             balance: new BalanceDocument($result->sway, $result->timing),
             level: Scale::builtIn()->difficulty($result, $options->tempo),

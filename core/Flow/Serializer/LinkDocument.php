@@ -6,6 +6,7 @@ namespace Periplus\Core\Flow\Serializer;
 
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\Link;
+use Periplus\Core\Flow\Timing\Seam;
 use Periplus\Core\Flow\Timing\Verdict;
 
 /** A link of a check: from one item to the next. */
@@ -20,16 +21,28 @@ final readonly class LinkDocument
     /** @var \ArrayObject<string, int> ms by cause */
     public \ArrayObject $parts;
 
-    public function __construct(Link $link, ChainTiming $timing)
+    /** @param string $reason in plain words */
+    private function __construct(Link $link, string $reason, ?int $to = null)
     {
         $this->from = $link->from();
-        $this->to = $link->to;
+        $this->to = $to ?? $link->to;
         $this->waitMs = (int) round($link->wait);
         $this->verdict = $link->verdict;
         $this->cause = $link->cause?->value;
-        $this->reason = $timing->reason($link);
+        $this->reason = $reason;
         $this->parts = new \ArrayObject(
             array_map(static fn (float $ms): int => (int) round($ms), $link->parts),
         );
+    }
+
+    public static function of(Link $link, ChainTiming $timing): self
+    {
+        return new self($link, $timing->reason($link));
+    }
+
+    /** Writes the link of a chain as a loop: it goes to the first item. */
+    public static function ofSeam(Seam $seam): self
+    {
+        return new self($seam->link, $seam->reason(), 0);
     }
 }

@@ -17,6 +17,8 @@ final class BodyState
 {
     /** Difference below which two numbers count as equal; a rounding error. */
     private const TOLERANCE = 1e-9;
+    /** The band of hooks. */
+    private const HOOKS = 2;
 
     /** Range band, 1..5. */
     public int $range;
@@ -202,6 +204,14 @@ final class BodyState
         }
 
         return $owed;
+    }
+
+    /** Tells whether a rear kick has come home and took the weight with it, away from a strike that works close. */
+    public function goesBackFrom(StrikeItem $item): bool
+    {
+        $ranges = $item->strike->ranges($item->target);
+
+        return $this->cameHome && $ranges[\count($ranges) - 1] <= self::HOOKS;
     }
 
     /** Tells whether the last item was a move, a beat or free strikes. */

@@ -14,9 +14,15 @@ final readonly class ChainTiming
      * @param list<Moment> $moments one for each item
      * @param list<Link> $links one for each two neighbours
      * @param list<BodyState> $states the body as each item found it
+     * @param BodyState $end the body after the last item
      */
-    public function __construct(public Chain $chain, public array $moments, public array $links, public array $states)
-    {
+    public function __construct(
+        public Chain $chain,
+        public array $moments,
+        public array $links,
+        public array $states,
+        public BodyState $end,
+    ) {
     }
 
     /** Returns the link that ends at that place of the chain; null for the first item. */

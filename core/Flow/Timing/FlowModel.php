@@ -34,8 +34,7 @@ final readonly class FlowModel
 {
     /** Parts below this are rounding errors and no wait, ms. */
     private const TOLERANCE_MS = 0.001;
-    /** The bands of hooks and of straights. */
-    private const HOOKS = 2;
+    /** The band of straights. */
     private const STRAIGHTS = 3;
 
     /** @param Medium $medium a bag that swings back changes the ranges, and nothing else */
@@ -68,7 +67,23 @@ final readonly class FlowModel
             $moments[] = $state->moment();
         }
 
-        return new ChainTiming($chain, $this->withLegsUp($chain, $moments), $links, $states);
+        return new ChainTiming($chain, $this->withLegsUp($chain, $moments), $links, $states, $state);
+    }
+
+    /**
+     * Returns the link from the last item of a chain back to its first.
+     *
+     * @param float $gap ms between the repetitions, in which the athlete comes back into stance and range
+     */
+    public function seam(ChainTiming $timing, float $gap = 0.0): Seam
+    {
+        $state = clone $timing->end;
+        $state->released += $gap;
+        $state->slack += $gap;
+        $first = $timing->chain->items[0];
+        $link = $this->link($first, $state, $this->ready($first, $state), $gap);
+
+        return new Seam($link, [...$timing->chain->items, $first], $state);
     }
 
     /**
@@ -136,7 +151,8 @@ final readonly class FlowModel
         return ($state->end - (float) $state->impact) * $state->catalogue->body->chamber;
     }
 
-    private function link(Item $item, BodyState $state, float $ready): Link
+    /** @param float $gap ms in which the athlete can come into range */
+    private function link(Item $item, BodyState $state, float $ready, float $gap = 0.0): Link
     {
         $bands = $item instanceof StrikeItem && !$item->feint ? abs($this->bandsAway($item, $state)) : 0;
         $parts = match (true) {
@@ -148,6 +164,10 @@ final readonly class FlowModel
             ),
             default => [],
         };
+        if (isset($parts[Cause::Range->value]) && $gap > 0.0) {
+            $parts[Cause::Range->value] -= $gap;
+            $parts = array_filter($parts, static fn (float $ms): bool => $ms > self::TOLERANCE_MS);
+        }
         if ([] === $parts) {
             return new Link($state->count, 0.0, Verdict::Flows, null, [], $bands);
         }
@@ -309,11 +329,9 @@ final readonly class FlowModel
     {
         $body = $state->catalogue->body;
         $nearer = $this->bandsAway($item, $state) < 0;
-        $ranges = $item->strike->ranges($item->target);
-        $goesBack = $state->cameHome && $ranges[\count($ranges) - 1] <= self::HOOKS;
         $first = match (true) {
             $nearer && $state->jabbed => 0.0,
-            !$nearer && $state->held, $nearer && $goesBack => $body->nextBand,
+            !$nearer && $state->held, $nearer && $state->goesBackFrom($item) => $body->nextBand,
             default => $body->firstBand,
         };
 

@@ -203,6 +203,13 @@ final readonly class LinkReason
                 word: 1 === $bands ? t('one range') : $bands.' ranges',
             );
         }
+        if (1 === $bands && $nearer && $this->state->goesBackFrom($item)) {
+            return t(
+                'the rear foot has come home and the weight with it; the {strike} works one range nearer, which needs '
+                    .'a step in or a foot that comes down in front, where a straight would reach',
+                strike: $item->strike->name,
+            );
+        }
         if (1 === $bands) {
             return t(
                 'the {strike} works one range {where}, which the athlete drifts',

@@ -106,6 +106,12 @@ final readonly class DrillRun
         return SessionValues::builtIn()->gapMs($this->level);
     }
 
+    /** Returns the time of one strike of the athlete's choice at the tempo of the plan, in ms. */
+    public function freeStrikeMs(): float
+    {
+        return $this->options->rules->calibration->catalogue()->body->freeStrike * $this->options->tempo;
+    }
+
     /** Returns the time of one repetition with the gap after it, in ms. */
     public function period(Chain $chain): int
     {

@@ -94,20 +94,21 @@ final readonly class Bursts implements Drill
             }
         }
         if ([] !== $run->combinations) {
-            return [Portion::repeated($run->chain(), $ms, $run->stance)];
+            return 'on-off' === $p->text('kind')
+                // All out nobody stops between repetitions.
+                ? [Portion::counted($run->chain(), $ms / $run->length($run->chain()), $ms, $run->stance)]
+                : [Portion::repeated($run->chain(), $ms, $run->stance)];
         }
         if ('straights' === $p->text('kind')) {
             // The breather is as long as the gap between repetitions.
-            $set =
-                $p->whole('count')
-                    * $run->options->rules->calibration->catalogue()->body->freeStrike
-                    * $run->options->tempo
-                + $run->gap();
+            $set = $p->whole('count') * $run->freeStrikeMs() + $run->gap();
 
             return [Portion::free($ms, $run->stance, $ms / $set * $p->whole('count'))];
         }
 
-        return [Portion::free($ms, $run->stance)];
+        return 'on-off' === $p->text('kind')
+            ? [Portion::free($ms, $run->stance, $ms / $run->freeStrikeMs())]
+            : [Portion::free($ms, $run->stance)];
     }
 
     /** @return iterable<Stretch<bool>> whether it is on */

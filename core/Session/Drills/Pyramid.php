@@ -79,10 +79,24 @@ final readonly class Pyramid implements Drill
             Portion::free(
                 $run->ms(),
                 $run->stance,
-                array_sum($this->counts($run->parameters->whole('top'))),
+                $this->reached($run),
                 weapons: WeaponChoices::limbs($run->parameters->choices('weapons')),
             ),
         ];
+    }
+
+    /** Estimates the strikes that are reached in the time, with a gap after each step. */
+    private function reached(DrillRun $run): float
+    {
+        $left = (float) $run->ms();
+        $strikes = 0.0;
+        foreach ($this->counts($run->parameters->whole('top')) as $count) {
+            $step = min((float) $count, max(0.0, $left / $run->freeStrikeMs()));
+            $strikes += $step;
+            $left -= $step * $run->freeStrikeMs() + $run->gap();
+        }
+
+        return $strikes;
     }
 
     /** @return non-empty-list<int> */

@@ -38,6 +38,8 @@ final class Load
     public float $partnerHead = 0.0;
     /** @var array<string, float> ms of work in each stance */
     public array $stanceMs = ['orthodox' => 0.0, 'southpaw' => 0.0];
+    /** @var array{left: float, right: float} */
+    private array $jabs = ['left' => 0.0, 'right' => 0.0];
     /** Repetitions that start with a strike, and those that start with a jab. */
     public float $openings = 0.0;
     public float $jabOpenings = 0.0;
@@ -59,6 +61,9 @@ final class Load
         $this->bySide[$side->value] += $times;
         $this->byLimb[$limb->value] += $times;
         $this->byLimbOfSide[$side->value.' '.$limb->value] += $times;
+        if ('jab' === $strike?->id) {
+            $this->jabs[$side->value] += $times;
+        }
         if (null !== $strike) {
             $this->byWeapon[$family] = ($this->byWeapon[$family] ?? 0.0) + $times;
             $this->byStrike[$strike->id] = ($this->byStrike[$strike->id] ?? 0.0) + $times;
@@ -89,11 +94,21 @@ final class Load
 
     /**
      * Returns the share of the heavier side among the strikes whose side is known, 0.5 to 1; 0.5 when there are none.
+     * Jabs weigh half where that is milder.
      */
     public function heavierShare(): float
     {
-        $sum = array_sum($this->bySide);
+        // A jab loads its side less than a power punch does: it weighs a half where that makes the session more even.
+        $shares = [];
+        foreach ([1.0, 0.5] as $weight) {
+            $sides = $this->bySide;
+            foreach ($this->jabs as $side => $jabs) {
+                $sides[$side] -= (1.0 - $weight) * $jabs;
+            }
+            $sum = array_sum($sides);
+            $shares[] = $sum <= 0.0 ? 0.5 : max($sides) / $sum;
+        }
 
-        return 0.0 === $sum ? 0.5 : max($this->bySide) / $sum;
+        return min($shares);
     }
 }

@@ -58,8 +58,43 @@ final readonly class LoadCounter
         );
     }
 
-    /** Adds a chain thrown that many times, over that many ms. */
+    /**
+     * Adds a chain thrown that many times, over that many ms. One that ends in the other stance goes on from there:
+     * every second time it is thrown from the other stance.
+     *
+     * @param float $weight of it all, such as a share of the athletes
+     */
     public static function chain(
+        Load $load,
+        ChainInStance $inStance,
+        float $repetitions,
+        float $ms,
+        Medium $medium,
+        float $weight = 1.0,
+    ): void {
+        $mirrored = self::fromTheOtherStance($inStance, $repetitions);
+        $share = 0.0 === $mirrored ? 0.0 : $mirrored / $repetitions;
+        foreach ([[$inStance, 1.0 - $share], [$inStance->mirror(), $share]] as [$thrown, $part]) {
+            if ($part > 0.0) {
+                self::thrown($load, $thrown, $weight * $part * $repetitions, $weight * $part * $ms, $medium);
+            }
+        }
+    }
+
+    /** Returns how many of the repetitions of a chain begin in the other stance. */
+    public static function fromTheOtherStance(ChainInStance $inStance, float $repetitions): float
+    {
+        if ($inStance->end === $inStance->stance) {
+            return 0.0;
+        }
+        $whole = floor($repetitions);
+        // The second, the fourth and so on; what is left over belongs to the next one.
+        $even = floor($whole / 2);
+
+        return 1 === (int) $whole % 2 ? $even + $repetitions - $whole : $even;
+    }
+
+    private static function thrown(
         Load $load,
         ChainInStance $inStance,
         float $repetitions,

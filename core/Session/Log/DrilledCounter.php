@@ -110,9 +110,10 @@ final class DrilledCounter
         LoadCounter::chain(
             $load,
             new ChainInStance($one->thrown->chain, $stance),
-            $weight * $one->repetitions,
-            $weight * $one->ms,
+            $one->repetitions,
+            $one->ms,
             $one->medium,
+            $weight,
         );
     }
 
@@ -129,13 +130,18 @@ final class DrilledCounter
         $strikes = null === $portion->chain ? LoadCounter::freeStrikes($portion, $run) : 0.0;
         $repetitions =
             null === $portion->chain ? 0.0 : $portion->repetitions ?? $portion->ms / $run->period($portion->chain);
+        // A chain that ends in the other stance goes on from there.
+        $other =
+            null === $thrown || $repetitions <= 0.0
+                ? 0.0
+                : LoadCounter::fromTheOtherStance($thrown, $repetitions) / $repetitions;
         $drilled = new Drilled(
             combination: $of->inStance ?? $thrown,
             thrown: $thrown,
             name: $of->name ?? '',
             id: $of?->id,
             ms: $ms,
-            otherMs: $isOther ? $ms : 0.0,
+            otherMs: $isOther ? $ms - $other * $ms : $other * $ms,
             repetitions: $repetitions * $times,
             strikes: $strikes * $times,
             medium: $run->options->medium,

@@ -14,6 +14,7 @@ use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\Flow\Timing\Moment;
+use Periplus\Core\Flow\Timing\Seam;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\LeadHook;
@@ -215,6 +216,36 @@ final class ChainTimingTest extends TestCase
         self::assertEqualsWithDelta(70.0, $on('push pivot-out 3', Medium::Bag)->wait, 1e-9);
         self::assertEqualsWithDelta(510.0, $on('push exit 3', Medium::Bag)->wait, 1e-9, 'The athlete has left.');
         self::assertEqualsWithDelta(70.0, $on('push / 3', Medium::Bag)->wait, 1e-9, 'It hangs still again.');
+    }
+
+    /** By hand: two crosses wait 210 ms; a gap of 100 gives the hips that time, 169 - 100 and the arm 81 - 100. */
+    public function testALoopGoesFromItsLastItemBackToItsFirst(): void
+    {
+        $seam = static fn (string $chain, float $gap = 0.0): Seam => (new FlowModel())->seam(self::timing($chain), $gap);
+
+        self::assertEqualsWithDelta(self::timing('2 2')->links[0]->wait, $seam('2')->link->wait, 1e-9);
+        self::assertEqualsWithDelta(self::timing('1 2 3 1')->links[2]->wait, $seam('1 2 3')->link->wait, 1e-9);
+        self::assertLessThan(130.0, $seam('2', 100.0)->link->wait);
+        self::assertSame(0.0, $seam('2', 500.0)->link->wait);
+        self::assertSame(0.0, $seam('1 2 exit', 300.0)->link->wait, 'There is time to step back in.');
+        self::assertSame(Verdict::Flows, $seam('switch 1')->link->verdict);
+        self::assertStringContainsString('needs it again', $seam('2')->reason());
+    }
+
+    /** The seam of a chain is the link that the chain written twice has in its middle. */
+    public function testTheSeamIsTheMiddleOfTheChainWrittenTwice(): void
+    {
+        $this->forAll(Chains::any())->then(static function (Chain $chain): void {
+            if (2 * \count($chain) > Chain::MAX_ITEMS) {
+                return;
+            }
+            $twice = Chain::of([...$chain->items, ...$chain->items]);
+            $rules = BuiltInHouseRules::named('all-limbs');
+            $link = (new FlowModel())->timing($twice, $rules)->links[\count($chain) - 1];
+            $timing = (new FlowModel())->timing($chain, $rules);
+
+            self::assertEquals($link, (new FlowModel())->seam($timing)->link);
+        });
     }
 
     /** By hand: the slip leaves 0.70, the step needs 0.50 at most: 0.2 of 700 ms, half of it on the way of the slip. */

@@ -54,10 +54,12 @@ final class HouseRulesTest extends TestCase
             $inStance = new ChainInStance($chain, Stance::Orthodox);
             $hint = Check::builtIn()->run($inStance, new CheckOptions($hints));
             $must = Check::builtIn()->run($inStance, new CheckOptions($musts));
+            // A finding that is at most a tip, such as a spin in the air, stays one.
             $found = array_filter(
-                $hint->findings,
-                static fn (Finding $finding): bool => Severity::Hint === $finding->severity,
+                $must->findings,
+                static fn (Finding $finding): bool => Severity::Must === $finding->severity,
             );
+            self::assertCount(\count($hint->findings), $must->findings);
 
             self::assertSame($hint->linkVerdict, $hint->verdict);
             self::assertSame([] === $found ? $must->linkVerdict : Verdict::Breaks, $must->verdict);

@@ -11,8 +11,11 @@ use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Session\Serializer\SessionSerializer;
 use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warnings\WarningRegistry;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
+use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class LoadTest extends TestCase
@@ -123,7 +126,7 @@ final class LoadTest extends TestCase
     /** @return iterable<string, array{string, array<string, mixed>}> a plan in which the warning holds */
     public static function heavy(): iterable
     {
-        yield 'one-sided-session' => ['one-sided-session', Plans::of([self::rounds(['combinations' => ['1 1 1 2']])])];
+        yield 'one-sided-session' => ['one-sided-session', Plans::of([self::rounds(['combinations' => ['1 3b 3']])])];
         yield 'shin-load' => ['shin-load', Plans::of([self::rounds(['combinations' => ['14b']])], ['medium' => 'bag'])];
         yield 'uppercuts-on-bag' => [
             'uppercuts-on-bag',
@@ -139,6 +142,37 @@ final class LoadTest extends TestCase
         ];
         yield 'no-warm-up' => ['no-warm-up', Plans::of([self::rounds(['combinations' => ['1 2']])])];
         yield 'no-cool-down' => ['no-cool-down', Plans::of([self::rounds(['combinations' => ['1 2']])])];
+    }
+
+    /** A jab weighs half where that makes the sides more even: straights never warn, hooks of one side do. */
+    #[TestWith(['1 2', false])]
+    #[TestWith(['1 1 2', false])]
+    #[TestWith(['1 1 1 2', false])]
+    #[TestWith(['1 3b 3', true])]
+    #[TestWith(['2 4', true])]
+    public function testStraightsAreNotOneSided(string $chain, bool $warns): void
+    {
+        self::assertSame(
+            $warns,
+            isset(self::warnings(Plans::of([self::rounds(['combinations' => [$chain]])]))['one-sided-session']),
+        );
+    }
+
+    /** By hand: of five times the second and the fourth begin in the other stance. */
+    public function testAChainThatEndsInTheOtherStanceGoesOnFromThere(): void
+    {
+        $load = new Load(0, 0);
+        LoadCounter::chain($load, Chains::inStance('switch 1'), 5, 5000, Medium::Bag);
+
+        self::assertEqualsWithDelta(['left' => 2.0, 'right' => 3.0], $load->bySide, 1e-9);
+        self::assertEqualsWithDelta(5.0, $load->repetitions, 1e-9);
+        self::assertEqualsWithDelta(2500.0, $load->stanceMs['orthodox'], 1e-6);
+        $once = new Load(0, 0);
+        LoadCounter::chain($once, Chains::inStance('switch 1'), 1, 1000, Medium::Bag);
+        self::assertEqualsWithDelta(['left' => 0.0, 'right' => 1.0], $once->bySide, 1e-9);
+        $half = new Load(0, 0);
+        LoadCounter::chain($half, Chains::inStance('switch 1'), 5, 5000, Medium::Bag, 0.5);
+        self::assertEqualsWithDelta(['left' => 1.0, 'right' => 1.5], $half->bySide, 1e-9);
     }
 
     /** @param array<string, mixed> $plan */

@@ -44,8 +44,8 @@ export const NextStrip = memo(function NextStrip({ next, within, old, onPress }:
             (next?.after === null
               ? t`Ways to start, most ready first.`
               : within
-                ? t`What fits after the cursor, quickest first.`
-                : t`What fits next, quickest first.`)}
+                ? t`What fits after the cursor, the usual first.`
+                : t`What fits next, the usual first.`)}
         </span>
       </div>
       <Toolbar label={t`What can follow`} className={old ? "next-list next-old" : "next-list"}>

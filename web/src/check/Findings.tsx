@@ -120,9 +120,9 @@ function MorePlaces({
   );
 }
 
-/** How close the hips come to the edge of the feet, and the difficulty of the chain with its reasons. */
+/** How close the hips come to the edge of the feet, the chain as a loop, and its difficulty with the reasons. */
 function Measures({ check, onSelect }: Pick<Props, "check" | "onSelect">) {
-  const { balance, level } = check;
+  const { balance, level, loop } = check;
   const at = balance?.leastAt ?? null;
   return (
     <dl className="measures">
@@ -140,6 +140,22 @@ function Measures({ check, onSelect }: Pick<Props, "check" | "onSelect">) {
                 on the {check.items[at]?.words}
               </Trans>
             </button>
+          </dd>
+        </div>
+      )}
+      {loop && (
+        <div>
+          <dt>
+            <Trans>As a loop</Trans>
+          </dt>
+          <dd>
+            {loop.verdict === "flows" ? (
+              <Trans>flows from the end back to the start</Trans>
+            ) : (
+              <Trans>
+                {loop.verdict} back to the start, +{loop.waitMs} ms. {loop.reason}
+              </Trans>
+            )}
           </dd>
         </div>
       )}

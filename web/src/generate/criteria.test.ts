@@ -14,6 +14,7 @@ const criteria: fc.Arbitrary<Criteria> = fc.record({
   rules: fc.constantFrom("boxing" as const, "kickboxing" as const, "all-limbs" as const),
   seed: fc.integer({ min: 1, max: 2_000_000_000 }),
   count: fc.constant(8),
+  surprise: fc.constantFrom(0, 25, 50, 75, 100),
   group: fc.constantFrom("open" as const, "beginners" as const, "youth" as const),
   stance: fc.constantFrom("orthodox" as const, "southpaw" as const),
   numbering: fc.constant("parity" as const),
