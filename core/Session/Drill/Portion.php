@@ -18,6 +18,7 @@ final readonly class Portion
      * @param float|null $strikes free strikes, where the drill counts them
      * @param Side|null $side to which free strikes are held
      * @param list<Limb> $weapons of free strikes; several share them
+     * @param bool $isWithoutStop whether a chain begins again as soon as it ends
      */
     private function __construct(
         public float $ms,
@@ -27,12 +28,39 @@ final readonly class Portion
         public ?float $strikes = null,
         public ?Side $side = null,
         public array $weapons = [],
+        private bool $isWithoutStop = false,
     ) {
     }
 
     public static function repeated(Chain $chain, float $ms, RoundStance $stance): self
     {
         return new self($ms, $stance, $chain);
+    }
+
+    /** @param int $lengthMs of the chain */
+    public static function withoutStop(Chain $chain, float $ms, int $lengthMs, RoundStance $stance): self
+    {
+        return new self(
+            ms: $ms,
+            stance: $stance,
+            chain: $chain,
+            repetitions: $ms / $lengthMs,
+            isWithoutStop: true,
+        );
+    }
+
+    /**
+     * Returns the ms between two repetitions of its chain; null where it is not repeated, or the drill says when.
+     *
+     * @param int $usual the gap of the level, in ms
+     */
+    public function gapMs(int $usual): ?int
+    {
+        return match (true) {
+            $this->isWithoutStop => 0,
+            null === $this->chain || null !== $this->repetitions => null,
+            default => $usual,
+        };
     }
 
     public static function counted(Chain $chain, float $repetitions, float $ms, RoundStance $stance): self

@@ -96,7 +96,7 @@ final readonly class Bursts implements Drill
         if ([] !== $run->combinations) {
             return 'on-off' === $p->text('kind')
                 // All out nobody stops between repetitions.
-                ? [Portion::counted($run->chain(), $ms / $run->length($run->chain()), $ms, $run->stance)]
+                ? [Portion::withoutStop($run->chain(), $ms, $run->length($run->chain()), $run->stance)]
                 : [Portion::repeated($run->chain(), $ms, $run->stance)];
         }
         if ('straights' === $p->text('kind')) {

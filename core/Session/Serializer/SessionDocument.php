@@ -15,6 +15,7 @@ readonly class SessionDocument
      * @param list<WarningDocument> $warnings
      * @param list<PlanProblem> $problems
      * @param list<SharedItems> $shared
+     * @param list<SeamDocument> $seams
      * @param list<SegmentDocument> $segments
      * @param list<CueDocument> $cues
      */
@@ -27,6 +28,7 @@ readonly class SessionDocument
         public array $warnings,
         public array $problems,
         public array $shared,
+        public array $seams,
         public array $segments,
         public array $cues,
     ) {

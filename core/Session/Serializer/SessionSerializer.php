@@ -22,6 +22,7 @@ use Periplus\Core\Session\Programme\Cue;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Session\Programme\Segment;
+use Periplus\Core\Session\Programme\SegmentKind;
 use Periplus\Core\Session\Sequence\SharedPart;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warnings\WarningRegistry;
@@ -59,6 +60,7 @@ final readonly class SessionSerializer
             warnings: $this->warnings(new WarningContext($plan, $programme, $loads)),
             problems: $reading->problems,
             shared: $this->shared($plan),
+            seams: $this->seams($programme),
             segments: array_map(
                 static fn (Segment $segment): SegmentDocument => new SegmentDocument($segment),
                 $programme->segments,
@@ -133,6 +135,34 @@ final readonly class SessionSerializer
         }
 
         return array_values($shared);
+    }
+
+    /** @return list<SeamDocument> of each chain that a set repeats */
+    private function seams(Programme $programme): array
+    {
+        $model = Check::builtIn()->model;
+        $seams = [];
+        foreach ($programme->segments as $segment) {
+            [$set, $run] = [$segment->set, $segment->run];
+            if (SegmentKind::Work !== $segment->kind || null === $set || null === $run) {
+                continue;
+            }
+            foreach ($set->drill->portions($run) as $portion) {
+                $gap = $portion->gapMs($run->gap());
+                if (null === $portion->chain || null === $gap) {
+                    continue;
+                }
+                $chain = $run->write($portion->chain);
+                $key = $set->place.' '.$chain;
+                if (!isset($seams[$key])) {
+                    $options = $run->options;
+                    $timing = $model->timing($portion->chain, $options->rules, $options->tempo, $options->medium);
+                    $seams[$key] = new SeamDocument($set->place, $chain, $gap, $model->seam($timing, $gap));
+                }
+            }
+        }
+
+        return array_values($seams);
     }
 
     /** @return list<TrackLoad> */

@@ -60,6 +60,7 @@ export function SetCard({
         </button>
       )}
       <Rungs place={place} />
+      <Seams place={key} />
       {drill && chosen && <Parameters drill={drill} set={set} onPut={put} />}
       {problems.map((problem) => (
         <p key={problem.message} className={problem.stops ? "set-problem stops" : "set-problem"}>
@@ -68,6 +69,19 @@ export function SetCard({
       ))}
     </div>
   );
+}
+
+/** What waits between the repetitions of a chain. */
+function Seams({ place }: { place: string }) {
+  const { document } = usePlanContext();
+  const seams = (document?.seams ?? []).filter((seam) => seam.place === place && seam.verdict !== "flows");
+  return seams.map((seam) => (
+    <p key={seam.chain} className="set-problem">
+      <Trans>
+        {seam.chain} as a loop: {seam.verdict} back to its start, +{seam.waitMs} ms. {seam.reason}
+      </Trans>
+    </p>
+  ));
 }
 
 /** The rungs or steps of a drill, each with its own verdict. */

@@ -90,6 +90,7 @@ function block(start: PlanContent = PLAN, more: Partial<SessionDocument> = {}): 
     problems: [],
     segments: [],
     shared: [],
+    seams: [],
     ...more,
   } as unknown as SessionDocument;
   render(
@@ -219,6 +220,26 @@ test("each rung is shown once with its own verdict", () => {
   expect([...document.querySelectorAll(".rung")].map((rung) => `${rung.textContent} ${rung.className}`)).toEqual([
     "1 rung rung-flows",
     "1 31 rung rung-breaks",
+  ]);
+});
+
+test("a chain that waits between its repetitions says so at its set alone", () => {
+  const seam = (place: string, verdict: string) => ({
+    place,
+    chain: "2",
+    gapMs: 0,
+    verdict,
+    waitMs: 210,
+    reason: "The hips are through.",
+  });
+  const seams = [
+    seam("blocks[0].rounds[0].sets[0]", "reload"),
+    seam("blocks[0].rounds[0].sets[1]", "reload"),
+    seam("blocks[0].rounds[0].sets[0]", "flows"),
+  ] as unknown as SessionDocument["seams"];
+  block(PLAN, { seams });
+  expect(screen.getAllByText(/as a loop/).map((one) => one.textContent)).toEqual([
+    "2 as a loop: reload back to its start, +210 ms. The hips are through.",
   ]);
 });
 
