@@ -22,16 +22,17 @@ final readonly class CheckedPlan extends SessionDocument
         array $more,
     ) {
         parent::__construct(
-            $document->name,
-            $document->seed,
-            $document->lengthMs,
-            $document->tracks,
-            $document->load,
-            $document->warnings,
-            [...$document->problems, ...$more],
-            $document->shared,
-            $document->segments,
-            $document->cues,
+            name: $document->name,
+            seed: $document->seed,
+            lengthMs: $document->lengthMs,
+            tracks: $document->tracks,
+            load: $document->load,
+            warnings: $document->warnings,
+            problems: [...$document->problems, ...$more],
+            shared: $document->shared,
+            seams: $document->seams,
+            segments: $document->segments,
+            cues: $document->cues,
         );
     }
 }

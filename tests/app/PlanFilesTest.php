@@ -93,6 +93,7 @@ final class PlanFilesTest extends ApiTestCase
                 warnings: [],
                 problems: [],
                 shared: [],
+                seams: [],
                 segments: [],
                 cues: $cues,
             ), 'Session')),

@@ -53,7 +53,7 @@ final readonly class Check
                 continue;
             }
             foreach ($rule->matches($context) as $match) {
-                $weight = $match->weighed($severity);
+                $weight = $match->weighed($severity, $definition->mattersFor($options->purpose));
                 $findings[] = new Finding($definition->id, $weight, $match->at, $match->message, $definition->title);
                 $must = $must || Severity::Must === $weight;
             }

@@ -12,8 +12,8 @@ use Periplus\Core\Technique\Stance;
 use function Periplus\Core\Language\t;
 
 /**
- * The options of a check: house rules, tempo, medium, group and opponent. The tempo multiplies durations: 1.6 learning,
- * 1.0 working, 0.8 fast.
+ * The options of a check: house rules, tempo, medium, group, opponent, and the purpose of the round, if it has one. The
+ * tempo multiplies durations: 1.6 learning, 1.0 working, 0.8 fast.
  */
 final readonly class CheckOptions
 {
@@ -29,6 +29,7 @@ final readonly class CheckOptions
         public Group $group = Group::Open,
         ?Athlete $athlete = null,
         public Stance $opponent = Stance::Orthodox,
+        public ?Purpose $purpose = null,
     ) {
         $this->athlete = $athlete ?? Athlete::named(Athlete::DEFAULT);
         if ($tempo < self::FASTEST || $tempo > self::SLOWEST) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rule;
 
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\HouseRules\Severity;
 
 /** The metadata of a rule, used by the check, the house rules, the screens and the documentation. */
@@ -18,6 +19,7 @@ final readonly class RuleDefinition
      * @param int $order the place among all rules in which a coach would raise it
      * @param array<string, Severity>|null $severities as it comes, by the id of the built-in house rules; null for a
      *                                                 credit, which has no severity of its own
+     * @param list<Purpose>|null $matters purposes of a round for which it is more than a tip; null for all
      */
     public function __construct(
         public string $id,
@@ -28,7 +30,14 @@ final readonly class RuleDefinition
         public int $order,
         public ?array $severities = null,
         public ?RuleThreshold $threshold = null,
+        public ?array $matters = null,
     ) {
+    }
+
+    /** Tells whether it is more than a tip in a round with that purpose; always when it has none. */
+    public function mattersFor(?Purpose $purpose): bool
+    {
+        return null === $purpose || null === $this->matters || \in_array($purpose, $this->matters, true);
     }
 
     /** Tells whether the rule praises. */

@@ -22,11 +22,15 @@ final readonly class RuleMatch
     ) {
     }
 
-    /** Returns how serious it is here. */
-    public function weighed(Severity $severity): Severity
+    /**
+     * Returns how serious it is here.
+     *
+     * @param bool $matters whether it matters to the purpose of the round
+     */
+    public function weighed(Severity $severity, bool $matters = true): Severity
     {
         return match (true) {
-            $this->onlyTip && $severity->isAtLeast(Severity::Hint) => Severity::Hint,
+            ($this->onlyTip || !$matters) && $severity->isAtLeast(Severity::Hint) => Severity::Hint,
             $this->heavier => $severity->heavier(),
             default => $severity,
         };

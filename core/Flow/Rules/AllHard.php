@@ -6,6 +6,7 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -31,6 +32,7 @@ final readonly class AllHard implements Rule
             doesNotShow: new RuleExample('1~ 2 3!'),
             order: 140,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+            matters: [Purpose::Technique],
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -30,6 +31,7 @@ final readonly class ColdOpen implements Rule
             doesNotShow: new RuleExample('1 3 2'),
             order: 120,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+            matters: [Purpose::Technique],
         );
     }
 

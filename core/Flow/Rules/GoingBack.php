@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -29,6 +30,7 @@ final readonly class GoingBack implements Rule
             doesNotShow: new RuleExample('1 2 step-back +1'),
             order: 75,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+            matters: [Purpose::Technique, Purpose::Power],
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -30,6 +31,7 @@ final readonly class HandAndKick implements Rule
             doesNotShow: new RuleExample('1 +14h', schools: new Schools(handTiming: HandTiming::Together)),
             order: 70,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+            matters: [Purpose::Technique],
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -31,6 +32,7 @@ final readonly class HandBeforeKick implements Rule
             doesNotShow: new RuleExample('1 2 3 14', schools: new Schools(handSide: HandSide::Opposite)),
             order: 60,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+            matters: [Purpose::Technique],
         );
     }
 

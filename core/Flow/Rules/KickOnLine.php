@@ -6,6 +6,7 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -37,6 +38,7 @@ final readonly class KickOnLine implements Rule
             doesNotShow: new RuleExample('1 step-out 14l'),
             order: 50,
             severities: ['boxing' => Severity::Off, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+            matters: [Purpose::Technique],
         );
     }
 

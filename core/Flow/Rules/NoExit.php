@@ -6,6 +6,7 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -37,6 +38,7 @@ final readonly class NoExit implements Rule
             order: 130,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
             threshold: new RuleThreshold(6, 1, 20, t('strikes')),
+            matters: [Purpose::Technique],
         );
     }
 

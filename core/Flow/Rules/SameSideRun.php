@@ -8,6 +8,7 @@ use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -37,6 +38,7 @@ final readonly class SameSideRun implements Rule
             order: 100,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
             threshold: new RuleThreshold(3, 2, 10, t('strikes in a row')),
+            matters: [Purpose::Technique, Purpose::Conditioning],
         );
     }
 

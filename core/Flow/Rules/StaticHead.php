@@ -8,6 +8,7 @@ use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -42,6 +43,7 @@ final readonly class StaticHead implements Rule
                 'all-limbs' => Severity::Should,
             ],
             threshold: new RuleThreshold(5, 2, 20, t('strikes in a row')),
+            matters: [Purpose::Technique],
         );
     }
 

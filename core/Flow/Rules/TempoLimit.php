@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -34,6 +35,7 @@ final readonly class TempoLimit implements Rule
                 'all-limbs' => Severity::Should,
             ],
             threshold: new RuleThreshold(0.15, 0.01, 0.9, t('share of the tempo lost'), 'above'),
+            matters: [Purpose::Technique, Purpose::Speed],
         );
     }
 

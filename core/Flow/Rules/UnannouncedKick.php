@@ -8,6 +8,7 @@ use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -37,6 +38,7 @@ final readonly class UnannouncedKick implements Rule
             order: 40,
             severities: ['boxing' => Severity::Off, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
             threshold: new RuleThreshold(4, 1, 20, t('strikes in the chain')),
+            matters: [Purpose::Technique],
         );
     }
 

@@ -24,7 +24,7 @@ use function Periplus\Core\Language\t;
  */
 final class CombinationReader
 {
-    /** @var array<string, CheckResult> checks that were made, by chain and medium */
+    /** @var array<string, CheckResult> checks that were made, by medium, purpose, stance and chain */
     private array $checked = [];
 
     public function __construct(private readonly Reader $reader)
@@ -75,7 +75,17 @@ final class CombinationReader
             return null;
         }
         $inStance = new ChainInStance($reading->chain, $stance);
-        $breaks = $this->breaks($text, $inStance, $settings->options());
+        $result = $this->check($text, $inStance, $settings->options());
+        $breaks = self::breaks($result);
+        // A round that says what it is for says as well what is worth fixing in it.
+        foreach (null === $settings->purpose ? [] : $result->findings as $finding) {
+            if (Severity::Should === $finding->severity) {
+                $fields->problem(
+                    mb_strimwidth($text, 0, 60, '…').': '.$finding->message,
+                    stops: false,
+                );
+            }
+        }
         if (null !== $breaks) {
             $fields->problem(
                 t('{text} breaks. {breaks}', text: mb_strimwidth($text, 0, 60, '…'), breaks: $breaks),
@@ -93,12 +103,16 @@ final class CombinationReader
         );
     }
 
-    /** @return string|null why it breaks; null when it does not */
-    private function breaks(string $text, ChainInStance $inStance, CheckOptions $options): ?string
+    private function check(string $text, ChainInStance $inStance, CheckOptions $options): CheckResult
     {
-        $result = $this->checked[
-            $options->medium->value.$inStance->stance->value.' '.$text
-        ] ??= Check::builtIn()->run($inStance, $options);
+        $key = implode(' ', [$options->medium->value, $options->purpose->value ?? '', $inStance->stance->value, $text]);
+
+        return $this->checked[$key] ??= Check::builtIn()->run($inStance, $options);
+    }
+
+    /** @return string|null why it breaks; null when it does not */
+    private static function breaks(CheckResult $result): ?string
+    {
         if (Verdict::Breaks !== $result->verdict) {
             return null;
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Session\Drill\RoundStance;
 
 use function Periplus\Core\Language\t;
@@ -28,6 +29,9 @@ final readonly class RoundReader
     {
         $medium = $fields->has('medium') ? $fields->choice('medium', t('The medium'), $plan->medium) : $plan->medium;
         $stance = $fields->choice('stance', t('The stance'), RoundStance::Own);
+        $purpose = $fields->has('purpose')
+            ? $fields->choice('purpose', t('The purpose'), Purpose::Technique)
+            : null;
         $sets = $fields->each(
             'sets',
             t('Sets'),
@@ -71,7 +75,7 @@ final readonly class RoundReader
         if ([] === $sets && [] === $tracks) {
             $fields->problem(t('This round has no set yet. Drop a combination in, or choose a drill.'), 'sets', false);
         }
-        $settings = new RoundSettings($plan, $medium, $stance);
+        $settings = new RoundSettings($plan, $medium, $stance, $purpose);
         // When every track has its own sets, the sets for everybody are not used and may be empty.
         $own = array_filter(
             $tracks,

@@ -6,6 +6,7 @@ namespace Periplus\Core\Session\Plan;
 
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Session\Drill\PlannedCombination;
@@ -63,9 +64,16 @@ final readonly class SessionPlan
         return array_merge(...array_map(static fn (Set $set): array => $set->combinations, $this->sets()));
     }
 
-    public function options(?Medium $medium = null): CheckOptions
+    /** @param Purpose|null $purpose of a round */
+    public function options(?Medium $medium = null, ?Purpose $purpose = null): CheckOptions
     {
-        return new CheckOptions($this->rules, $this->tempo, $medium ?? $this->medium, $this->group);
+        return new CheckOptions(
+            rules: $this->rules,
+            tempo: $this->tempo,
+            medium: $medium ?? $this->medium,
+            group: $this->group,
+            purpose: $purpose,
+        );
     }
 
     /** Returns the level of that track; with null, of everybody. */

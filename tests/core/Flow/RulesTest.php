@@ -11,6 +11,7 @@ use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\Finding;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleExample;
@@ -239,6 +240,30 @@ final class RulesTest extends TestCase
         self::assertArrayNotHasKey('kick-on-line', $boxing);
         self::assertSame(Severity::Hint, $kickboxing['kick-on-line']->severity);
         self::assertArrayNotHasKey('outside-rules', $kickboxing);
+    }
+
+    /** What has to do with the opponent is a tip where power is trained; what has to do with the body is not. */
+    #[TestWith(['1 2 3 4 3 2', 'static-head', Purpose::Power, Severity::Hint])]
+    #[TestWith(['1 2 3 4 3 2', 'static-head', Purpose::Technique, Severity::Should])]
+    #[TestWith(['1 2 3 4 3 2', 'static-head', null, Severity::Should])]
+    #[TestWith(['2 2 2', 'overcommitted', Purpose::Power, Severity::Should])]
+    #[TestWith(['2 2 2', 'overcommitted', Purpose::Conditioning, Severity::Should])]
+    #[TestWith(['1 31', 'range-jump', Purpose::Speed, Severity::Should])]
+    public function testThePurposeDecidesWhatIsATip(
+        string $chain,
+        string $rule,
+        ?Purpose $purpose,
+        Severity $expected,
+    ): void {
+        $findings = Check::builtIn()->run(
+            Chains::inStance($chain),
+            new CheckOptions(BuiltInHouseRules::named('all-limbs'), purpose: $purpose),
+        )->findings;
+
+        self::assertSame([$expected], array_values(array_map(
+            static fn (Finding $finding): Severity => $finding->severity,
+            array_filter($findings, static fn (Finding $finding): bool => $finding->id === $rule),
+        )));
     }
 
     public function testAFindingAtMustBreaksAChainThatFlows(): void

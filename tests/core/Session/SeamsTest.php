@@ -43,6 +43,27 @@ final class SeamsTest extends TestCase
         self::assertStringContainsString('needs it again', $seams[1]->reason);
     }
 
+    /** Five power punches on one line are worth fixing where technique is trained, and a tip where power is. */
+    public function testThePurposeOfARoundDecidesWhatIsWorthFixing(): void
+    {
+        $problems = static fn (?string $purpose): array => array_column(
+            (new PlanReader())->read(Plans::of([[
+                'seconds' => 60,
+                'medium' => 'pads',
+                ...null === $purpose ? [] : ['purpose' => $purpose],
+                'sets' => [['combinations' => ['1 3 4 3 4 3']]],
+            ]]))->problems,
+            'message',
+        );
+        $said = '1 3 4 3 4 3: 5 strikes in a row, jabs not counted, and the head never leaves its line: a counter hook '
+            .'finds it.';
+
+        self::assertContains($said, $problems('technique'));
+        self::assertNotContains($said, $problems('power'));
+        self::assertNotContains($said, $problems('conditioning'));
+        self::assertNotContains($said, $problems(null), 'Without a purpose nothing more is said than what breaks.');
+    }
+
     /**
      * @param array<string, mixed> ...$sets
      *

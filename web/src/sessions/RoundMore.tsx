@@ -6,12 +6,20 @@ import type { PlanRound } from "../api/schema";
 import { labelOf, MEDIA } from "../ui/words";
 import { usePlanContext } from "./planContext";
 
+const PURPOSES = [
+  { value: "", label: t`no purpose` },
+  { value: "technique", label: t`technique` },
+  { value: "speed", label: t`speed` },
+  { value: "power", label: t`power` },
+  { value: "conditioning", label: t`conditioning` },
+];
+
 interface Props {
   round: PlanRound;
   onPut: (values: Partial<PlanRound>, typed?: boolean) => void;
 }
 
-/** What a round is thrown at, whether athletes move on, and a note. */
+/** What a round is thrown at and for, whether athletes move on, and a note. */
 export function RoundMore({ round, onPut }: Props) {
   const { content } = usePlanContext();
   return (
@@ -26,6 +34,15 @@ export function RoundMore({ round, onPut }: Props) {
           ...MEDIA.filter((one) => one.value !== content.medium),
         ]}
         onChange={(medium) => onPut({ medium: medium === "" ? undefined : (medium as PlanRound["medium"]) })}
+        popupMatchSelectWidth={false}
+        getPopupContainer={(node) => node.parentElement ?? document.body}
+      />
+      <Select
+        size="small"
+        value={round.purpose ?? ""}
+        aria-label={t`What the round is for`}
+        options={PURPOSES}
+        onChange={(purpose) => onPut({ purpose: purpose === "" ? undefined : (purpose as PlanRound["purpose"]) })}
         popupMatchSelectWidth={false}
         getPopupContainer={(node) => node.parentElement ?? document.body}
       />
