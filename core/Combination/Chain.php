@@ -42,6 +42,9 @@ final readonly class Chain implements \Countable
     public static function require(array $items, int $index): void
     {
         $item = $items[$index];
+        if ($index > 0 && $item instanceof MoveItem && $item->move->isStart()) {
+            throw InvalidChain::startsLater($item->move);
+        }
         if ($item instanceof StrikeItem && $item->legUp) {
             self::requireLegUp($item, $items[$index - 1] ?? null);
         }

@@ -49,6 +49,11 @@ final class InvalidChain extends \DomainException
         );
     }
 
+    public static function startsLater(Move $move): self
+    {
+        return new self(t('Where a chain begins, {move}, stands before everything else.', move: $move->words()));
+    }
+
     public static function joinsMove(Move $move): self
     {
         return new self(

@@ -8,6 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Stance;
 
@@ -64,16 +65,24 @@ final class ChainDraft
             return false;
         }
         try {
-            if ($item instanceof StrikeItem && $item->belongsToBefore()) {
+            $isStart = $item instanceof MoveItem && $item->move->isStart();
+            if ($isStart || ($item instanceof StrikeItem && $item->belongsToBefore())) {
                 Chain::require([...$this->items, $item], \count($this->items));
             }
         } catch (InvalidChain $invalid) {
-            $this->diagnostics->problem(
-                $span,
-                $invalid->getMessage(),
-                t('a strike of another limb, directly after a delivered strike'),
-                ['1 +14'],
-            );
+            $item instanceof MoveItem
+                ? $this->diagnostics->problem(
+                    $span,
+                    $invalid->getMessage(),
+                    t('it at the beginning'),
+                    [$item->move->id.' 1 2'],
+                )
+                : $this->diagnostics->problem(
+                    $span,
+                    $invalid->getMessage(),
+                    t('a strike of another limb, directly after a delivered strike'),
+                    ['1 +14'],
+                );
 
             return true;
         }
@@ -91,7 +100,9 @@ final class ChainDraft
         $spans = \array_slice($this->spans, $from);
         for ($time = 0; $time < $times; ++$time) {
             foreach ($items as $index => $item) {
-                if (!$this->add($item, $spans[$index])) {
+                // A repetition goes on from where it is.
+                $isStart = $item instanceof MoveItem && $item->move->isStart();
+                if (!$isStart && !$this->add($item, $spans[$index])) {
                     return;
                 }
             }

@@ -44,6 +44,7 @@ namespace Periplus\Core\Technique;
  *     toward: ?string,
  *     carry: string,
  *     carryNote?: string,
+ *     startsAt?: int,
  * }
  */
 final readonly class CatalogueData
@@ -119,6 +120,7 @@ final readonly class CatalogueData
             toward: null === $row['toward'] ? null : Role::from($row['toward']),
             carry: $row['carry'],
             carryNote: $row['carryNote'] ?? null,
+            startsAt: $row['startsAt'] ?? null,
         );
     }
 

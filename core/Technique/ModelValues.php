@@ -101,10 +101,14 @@ final class ModelValues
         $read = Data::read($file);
         /** @var array{source: string, fields: array<string, array{unit: string, meaning: string}>} $data */
         $data = $read;
-        /** @var list<array{id: string, note?: string}> $rows */
+        /** @var list<array{id: string, kind?: string, note?: string}> $rows */
         $rows = $read[$list] ?? [];
         $values = [];
         foreach ($rows as $row) {
+            // Where a chain begins takes no time and moves nothing.
+            if (MoveKind::Start->value === ($row['kind'] ?? '')) {
+                continue;
+            }
             foreach ($parts as $part => [$path, $name, $field]) {
                 $value = self::at($row, $path);
                 if (null === $value) {

@@ -10,10 +10,14 @@ namespace Periplus\Core\Technique;
  */
 final readonly class Move
 {
+    /** The band of the clinch. */
+    private const CLINCH = 1;
+
     /**
      * @param string $sign a letter and a digit that stand for it in stored sequences, never used for another
      * @param Window|null $needsLoad share of the weight on the lead foot that it needs at its start; null for any
      * @param Role|null $foot the foot that steps or the leg that comes up, where it is one alone
+     * @param int|null $startsAt band at which a chain begins with it; null for what is done in a chain
      */
     public function __construct(
         public string $id,
@@ -31,12 +35,25 @@ final readonly class Move
         public ?Role $toward,
         public string $carry,
         public ?string $carryNote,
+        public ?int $startsAt = null,
     ) {
     }
 
     public function changesStance(): bool
     {
         return Feet::Change === $this->feet;
+    }
+
+    /** Tells whether it says where a chain begins: it stands before everything else and takes no time. */
+    public function isStart(): bool
+    {
+        return MoveKind::Start === $this->kind;
+    }
+
+    /** Tells whether the opponent is held, pushed or posted with it, or held from the beginning. */
+    public function occupies(): bool
+    {
+        return MoveKind::Contact === $this->kind || self::CLINCH === $this->startsAt;
     }
 
     public function movesHead(): bool
@@ -80,7 +97,7 @@ final readonly class Move
     public function allowsStrikeOf(Strike $strike): bool
     {
         return match (true) {
-            MoveKind::Contact === $this->kind => false,
+            MoveKind::Contact === $this->kind, $this->isStart() => false,
             $strike->limb->isArm() => true,
             default => $strike->startsOnOneLeg()
                 && $this->foot !== $strike->role

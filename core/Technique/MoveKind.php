@@ -9,4 +9,6 @@ enum MoveKind: string
     case Defence = 'defence';
     case Footwork = 'footwork';
     case Contact = 'contact';
+    /** Where a chain begins, before its first item. */
+    case Start = 'start';
 }

@@ -177,6 +177,7 @@ final class ItemPool
         $isCheck = MoveKind::Defence === $move->kind && null !== $move->foot;
 
         return Feet::Cross !== $move->feet
+            && !$move->isStart()
             && ($this->criteria->switches || !$move->changesStance())
             // In boxing nobody pushes or checks a kick.
             && ($withLegs || (MoveKind::Contact !== $move->kind && !$isCheck));

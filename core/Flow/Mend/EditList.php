@@ -40,7 +40,7 @@ final readonly class EditList
             // Blocks, parries and leg checks answer the opponent; a change of stance or a crossing step would turn the
             // rest into another chain.
             $answers = MoveKind::Defence === $move->kind && !$move->movesHead();
-            if ($answers || $move->changesStance() || Feet::Cross === $move->feet) {
+            if ($answers || $move->isStart() || $move->changesStance() || Feet::Cross === $move->feet) {
                 continue;
             }
             if (!str_starts_with($move->id, 'exit')) {

@@ -61,6 +61,9 @@ final readonly class Next
                 // Strikes that the sport does not allow to land are not offered.
                 continue;
             }
+            if ([] !== $before && $item instanceof MoveItem && $item->move->isStart()) {
+                continue;
+            }
             $ranked[] = $plain = $this->ranked($item, $order, $before, $state, $usage);
             $tied = $plain[1]->wait > 0.0 ? Chain::tied($before[\count($before) - 1] ?? null, $item) : null;
             $quicker = null === $tied ? null : $this->ranked($tied, $order, $before, $state, $usage);

@@ -11,7 +11,6 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Medium;
-use Periplus\Core\Technique\MoveKind;
 
 use function Periplus\Core\Language\t;
 
@@ -39,7 +38,7 @@ final readonly class SpinUnsecured implements Rule
         foreach ($context->delivered as $index => $item) {
             if (
                 $item->strike->spins()
-                && MoveKind::Contact !== $context->moveBefore($index)?->move->kind
+                && true !== $context->moveBefore($index)?->move->occupies()
             ) {
                 yield new RuleMatch(
                     $index,

@@ -16,7 +16,6 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Severity;
-use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\StrikeTrait;
 
 use function Periplus\Core\Language\t;
@@ -70,7 +69,7 @@ final readonly class UnannouncedKick implements Rule
     {
         return match (true) {
             $item instanceof StrikeItem => $item->strike->limb->isArm() || $item->strike->has(StrikeTrait::SetsUp),
-            $item instanceof MoveItem => MoveKind::Contact === $item->move->kind,
+            $item instanceof MoveItem => $item->move->occupies(),
             default => $item instanceof FreeStrikes,
         };
     }

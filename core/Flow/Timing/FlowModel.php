@@ -80,10 +80,12 @@ final readonly class FlowModel
         $state = clone $timing->end;
         $state->released += $gap;
         $state->slack += $gap;
-        $first = $timing->chain->items[0];
+        // Where the chain begins counts the first time; then it goes on from where it is.
+        $items = $timing->chain->items;
+        $first = $items[0] instanceof MoveItem && $items[0]->move->isStart() ? $items[1] ?? $items[0] : $items[0];
         $link = $this->link($first, $state, $this->ready($first, $state), $gap);
 
-        return new Seam($link, [...$timing->chain->items, $first], $state);
+        return new Seam($link, [...$items, $first], $state);
     }
 
     /**
@@ -477,6 +479,10 @@ final readonly class FlowModel
         $state->jabbed = false;
         $state->impact = null;
         $state->end = $state->released = $ready + $duration;
+        if (null !== $move?->startsAt) {
+            // What comes first begins at once.
+            $state->released -= $this->gap($state);
+        }
         $state->leftLoad = $state->load;
         $state->leftTurn = $state->turn;
         $state->togetherFrom = $state->count;
@@ -494,7 +500,7 @@ final readonly class FlowModel
             $state->slack += $duration;
         }
         $this->changeRange($move, $state);
-        $state->held = $move->toClinch || ($state->held && 0 === $move->range);
+        $state->held = 1 === $move->startsAt || $move->toClinch || ($state->held && 0 === $move->range);
         $state->crossedBy = match ($move->feet) {
             Feet::Cross => $state->count,
             Feet::Stay => $state->crossedBy,
@@ -514,7 +520,7 @@ final readonly class FlowModel
         if ($pushes && Pushed::Stays === $state->pushed) {
             return;
         }
-        $state->range = $move->toClinch ? 1 : self::band($before + $move->range);
+        $state->range = $move->startsAt ?? ($move->toClinch ? 1 : self::band($before + $move->range));
         $state->swingsTo = match (true) {
             $move->toClinch => null,
             $pushes => Pushed::Swings === $state->pushed ? $state->swingsTo ?? $before : null,

@@ -21,6 +21,7 @@ final class ProblemsTest extends TestCase
      */
     public static function mistakes(): iterable
     {
+        yield 'a beginning in the middle' => ['1 long-range 2', [[2, 10, 'long-range 1 2']]];
         yield 'unknown number' => ['1 99', [[2, 2, '9-9']]];
         yield 'numbers run together' => ['123', [[0, 3, '1-2-3']]];
         yield 'unknown word' => ['1 crss 2', [[2, 4, 'cross']]];

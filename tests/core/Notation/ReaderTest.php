@@ -61,6 +61,11 @@ final class ReaderTest extends TestCase
             'rear knee landing forward' => '22>',
             '3 body' => '3b',
             '1 beat 2' => '1 / 2',
+            'from long range, jab, cross' => 'long-range 1 2',
+            'close range, hook, cross' => 'close-range 3 2',
+            'from the clinch rear knee, lead elbow' => 'clinched 22 31',
+            'in the clinch 22' => 'clinch 22',
+            'close-range (3 2) x2' => 'close-range 3 2 3 2',
         ];
         foreach ($texts as $text => $canonical) {
             yield $text => [$text, $canonical];

@@ -121,7 +121,7 @@ final class VocabularyTest extends TestCase
     #[TestWith(['uppercutt', ['uppercut']])]
     #[TestWith(['hok', ['hook']])]
     #[TestWith(['rol', ['roll-lead', 'roll-rear']])]
-    #[TestWith(['clinc', ['clinch']])]
+    #[TestWith(['clinc', ['clinch', 'clinched']])]
     #[TestWith(['zzzzzzzz', []])]
     public function testNearestKnownWordsAreSuggested(string $word, array $nearest): void
     {

@@ -58,7 +58,9 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onF
     page === "close" ? number.limb === "knee" || number.limb === "elbow" : number.limb === page;
   const numbers = chosen?.numbers.filter(onPage) ?? [];
   const moves =
-    vocabulary?.moves.filter((move) => move.kind === page || (page === "footwork" && move.kind === "contact")) ?? [];
+    vocabulary?.moves.filter(
+      (move) => move.kind === page || (page === "footwork" && (move.kind === "contact" || move.kind === "start")),
+    ) ?? [];
   const striking = page === "hand" || page === "leg" || page === "close";
   const legal = (number: Number_) =>
     vocabulary?.strikes.filter((strike) => strike.family === number.family).flatMap((strike) => strike.targets) ?? [];

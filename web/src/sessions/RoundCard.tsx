@@ -49,7 +49,9 @@ export function RoundCard({
           <LaneColumn key={track ?? "all"} place={{ ...place, track }} round={round} compact={compact} />
         ))}
       </div>
-      {(chosen || round.medium || round.purpose || round.moves || round.note) && !compact && <RoundMore round={round} onPut={put} />}
+      {(chosen || round.medium || round.purpose || round.moves || round.note) && !compact && (
+        <RoundMore round={round} onPut={put} />
+      )}
     </article>
   );
 }
