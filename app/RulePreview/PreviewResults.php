@@ -85,6 +85,28 @@ final readonly class PreviewResults
         return new FindingChange((int) $sums[0], (int) $sums[1], (int) $sums[2]);
     }
 
+    /** Counts what updates of the check changed and nobody has accepted yet. */
+    public function waiting(): int
+    {
+        /** @var int|string $count */
+        $count = $this->connection->fetchOne(
+            'SELECT COUNT(*) FROM rule_preview_result r JOIN rule_preview p ON p.id = r.rule_preview_id '
+                .'JOIN combination c ON c.id = r.combination_id WHERE p.state = ? AND c.archived_at IS NULL',
+            [RulePreviewState::Updated->value],
+        );
+
+        return (int) $count;
+    }
+
+    /** Removes the results in which no verdict changed. */
+    public function keepChanged(RulePreview $preview): void
+    {
+        $this->connection->executeStatement(
+            'DELETE FROM rule_preview_result WHERE rule_preview_id = ? AND verdict = verdict_before',
+            [$preview->id()],
+        );
+    }
+
     /** @return list<ChangedVerdict> by name */
     public function changed(RulePreview $preview): array
     {

@@ -99,6 +99,12 @@ class RulePreview
         $this->state = RulePreviewState::Ready;
     }
 
+    /** Keeps it as what an update of the check changed. */
+    public function updated(): void
+    {
+        $this->state = RulePreviewState::Updated;
+    }
+
     public function saved(): void
     {
         $this->state = RulePreviewState::Saved;

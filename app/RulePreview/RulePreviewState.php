@@ -10,4 +10,6 @@ enum RulePreviewState: string
     /** Every combination is checked; the results can be viewed and saved. */
     case Ready = 'ready';
     case Saved = 'saved';
+    /** What an update of the check itself changed; kept until the head coach has accepted it. */
+    case Updated = 'updated';
 }

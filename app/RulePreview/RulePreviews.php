@@ -144,7 +144,8 @@ final readonly class RulePreviews
     }
 
     /**
-     * Rechecks the library under the current rules, after the check itself has changed.
+     * Rechecks the library under the current rules, after the check itself has changed. What gets another verdict is
+     * kept until the head coach has accepted it.
      *
      * @return int how many verdicts changed
      */
@@ -162,9 +163,50 @@ final readonly class RulePreviews
             $this->versions->hold(StoredHouseRules::class, $set);
             $this->apply($preview);
             $changed = \count($this->results->changed($preview));
-            $this->entities->remove($preview);
+            if (0 === $changed) {
+                $this->entities->remove($preview);
+            } else {
+                $this->results->keepChanged($preview);
+                $preview->updated();
+            }
 
             return $changed;
+        });
+    }
+
+    /** @return list<RulePreview> what updates of the check changed and nobody has accepted yet, the oldest first */
+    public function updates(): array
+    {
+        return $this->entities->getRepository(RulePreview::class)->findBy(
+            ['state' => RulePreviewState::Updated],
+            ['id' => 'ASC'],
+        );
+    }
+
+    /** Counts the combinations with another verdict since an update that nobody has accepted yet. */
+    public function waiting(): int
+    {
+        return $this->results->waiting();
+    }
+
+    /** Accepts the verdicts that an update changed; they are not shown again. */
+    public function accept(int $id, int $editor): void
+    {
+        $this->entities->wrapInTransaction(function () use ($id, $editor): void {
+            $update = $this->entities->find(RulePreview::class, $id, LockMode::PESSIMISTIC_WRITE);
+            if (RulePreviewState::Updated !== $update?->state()) {
+                throw new NotFound(t('These verdicts are accepted already.'));
+            }
+            $this->audit->add(
+                $editor,
+                'verdicts.accepted',
+                t(
+                    'accepted the verdicts after an update, for {rules}',
+                    rules: strtr($update->rules()->id, '-', ' '),
+                ),
+                'verdict-changes',
+            );
+            $this->entities->remove($update);
         });
     }
 
@@ -218,10 +260,11 @@ final readonly class RulePreviews
             ->createQuery(
                 'DELETE FROM '
                     .RulePreview::class
-                    .' p WHERE p.set = :set'
+                    .' p WHERE p.set = :set AND p.state <> :updated'
                     .(null === $starter ? '' : ' AND p.starter = :starter'),
             )
-            ->setParameter('set', $set);
+            ->setParameter('set', $set)
+            ->setParameter('updated', RulePreviewState::Updated);
         (null === $starter ? $query : $query->setParameter('starter', $starter))->execute();
     }
 

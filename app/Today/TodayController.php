@@ -12,6 +12,7 @@ use Periplus\App\Plan\PlanRow;
 use Periplus\App\Plan\Plans;
 use Periplus\App\Plan\ShownPlan;
 use Periplus\App\Review\Proposals;
+use Periplus\App\RulePreview\RulePreviews;
 use Periplus\Core\Session\Due\Due;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
@@ -29,6 +30,7 @@ final readonly class TodayController
         private DueList $due,
         private Proposals $proposals,
         private GymSettings $gym,
+        private RulePreviews $previews,
     ) {
     }
 
@@ -58,6 +60,7 @@ final readonly class TodayController
             ))),
             'proposals' => $waiting->open,
             'returned' => $waiting->returned,
+            'verdictChanges' => $this->previews->waiting(),
         ]);
     }
 

@@ -227,6 +227,43 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame('"1"', $this->ask('GET', "/api/combinations/$reloads")->etag);
     }
 
+    public function testWhatAnUpdateChangesIsListedOnceAndAccepted(): void
+    {
+        $this->signIn('head');
+        $this->save('Close', '1 14l 3');
+        $this->save('Open', '1 2 exit');
+        // As the check before the update stored it.
+        $connection = self::service(Connection::class);
+        $connection->executeStatement("UPDATE combination SET verdict = 'flows'");
+        $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
+        self::assertIsNumeric($head);
+        self::assertSame(1, self::service(RulePreviews::class)->refresh('kickboxing', (int) $head));
+
+        $this->signIn('coach');
+        $updates = $this->ask('GET', '/api/verdict-changes')->body['updates'];
+        self::assertIsArray($updates);
+        self::assertCount(1, $updates);
+        self::assertIsArray($updates[0]);
+        self::assertIsArray($updates[0]['changed']);
+        self::assertIsArray($updates[0]['changed'][0]);
+        $changed = $updates[0]['changed'][0];
+        self::assertSame(['Close', 'flows', 'reload'], [$changed['name'], $changed['from'], $changed['to']]);
+        self::assertIsString($changed['why']);
+        self::assertStringContainsString('The rear foot has come home', $changed['why']);
+        self::assertSame(1, $this->ask('GET', '/api/today')->body['verdictChanges']);
+        self::assertIsInt($updates[0]['id']);
+        $address = '/api/verdict-changes/'.$updates[0]['id'].'/accept';
+        self::assertSame(403, $this->ask('POST', $address)->status);
+
+        $this->signIn('head');
+        // Another preview of the same rules leaves it alone.
+        $this->ask('POST', '/api/house-rules/kickboxing/rule-previews', self::change());
+        self::assertSame(204, $this->ask('POST', $address)->status);
+        self::assertSame([], $this->ask('GET', '/api/verdict-changes')->body['updates']);
+        self::assertSame(0, $this->ask('GET', '/api/today')->body['verdictChanges']);
+        self::assertSame(404, $this->ask('POST', $address)->status, 'It is accepted once.');
+    }
+
     /** Old combinations without the information whether a coach chose the level are decided only by gym:recheck. */
     public function testALevelFollowsTheCheckOnlyWhereNoCoachChoseIt(): void
     {

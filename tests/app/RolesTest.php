@@ -27,6 +27,8 @@ final class RolesTest extends ApiTestCase
         'GET /api/rule-previews/{id}' => [401, 403, 404],
         'POST /api/rule-previews/{id}/advance' => [401, 403, 404],
         'POST /api/rule-previews/{id}/save' => [401, 403, 404],
+        'GET /api/verdict-changes' => [401, 200, 200],
+        'POST /api/verdict-changes/{id}/accept' => [401, 403, 404],
         'GET /api/numberings' => [401, 200, 200],
         'GET /api/vocabulary' => [401, 200, 200],
         'GET /api/combinations' => [401, 200, 200],
@@ -229,6 +231,7 @@ final class RolesTest extends ApiTestCase
                 [$method, $path] = explode(' ', $route);
                 $number = match (true) {
                     str_contains($path, 'rule-previews'),
+                    str_contains($path, 'verdict-changes'),
                     str_contains($path, 'imports'),
                     str_contains($path, 'coaches'),
                     str_contains($path, 'views'),

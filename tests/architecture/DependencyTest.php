@@ -391,7 +391,7 @@ final class DependencyTest
             'App\Plan',
             'App\Run',
         ],
-        'App\Today' => ['App\Account', 'App\Gym', 'App\Plan', 'App\Logbook', 'App\Review'],
+        'App\Today' => ['App\Account', 'App\Gym', 'App\Plan', 'App\Logbook', 'App\Review', 'App\RulePreview'],
         'App\Report' => [
             'App\Http',
             'App\Gym',

@@ -164,6 +164,7 @@ const SCREENS = [
   "/reports/month",
   "/voice",
   "/advice",
+  "/verdict-changes",
   "/words",
   "/audit-log",
   "/exchange",

@@ -36,6 +36,7 @@ const MAY_USE: Record<string, string[]> = {
   sessions: ["check", "combination-line", "library-search", "run"],
   "sign-in": [],
   wall: ["combination-line"],
+  "verdict-changes": [],
   words: [],
 };
 

@@ -16,6 +16,7 @@ const GYM = [
   "/setup",
   "/advice",
   "/words",
+  "/verdict-changes",
   "/voice",
   "/house-rules",
   "/numbering",

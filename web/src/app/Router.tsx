@@ -17,6 +17,7 @@ const Review = screen(() => import("../review/ReviewScreen"));
 const Proposal = screen(() => import("../review/ProposalScreen"));
 const Family = screen(() => import("../family/FamilyScreen"));
 const Numbering = screen(() => import("../numbering/NumberingScreen"));
+const VerdictChanges = screen(() => import("../verdict-changes/VerdictChangesScreen"));
 const Words = screen(() => import("../words/WordsScreen"));
 const Translate = screen(() => import("../numbering/TranslateScreen"));
 const Exchange = screen(() => import("../exchange/ExchangeScreen"));
@@ -99,6 +100,7 @@ const router = createBrowserRouter([
           { path: "gym", element: <Navigate to="/numbering" replace /> },
           { path: "numbering", element: <Numbering /> },
           { path: "numbering/:id", element: <Numbering /> },
+          { path: "verdict-changes", element: <VerdictChanges /> },
           { path: "words", element: <Words /> },
           { path: "translate", element: <Translate /> },
           { path: "exchange", element: <Exchange /> },

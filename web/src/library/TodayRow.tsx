@@ -19,7 +19,7 @@ export default function TodayRow() {
   const decides = may(user, "DECIDE_PROPOSALS");
   const [unlogged] = data.unlogged;
   const isEmpty =
-    data.sessions.length + data.due.length + data.unlogged.length + data.returned === 0 &&
+    data.sessions.length + data.due.length + data.unlogged.length + data.returned + data.verdictChanges === 0 &&
     !(decides && data.proposals > 0);
   if (isEmpty) {
     return null;
@@ -57,6 +57,15 @@ export default function TodayRow() {
             value={data.returned}
             one="# proposal was sent back to you"
             other="# proposals were sent back to you"
+          />
+        </Link>
+      )}
+      {data.verdictChanges > 0 && (
+        <Link to="/verdict-changes">
+          <Plural
+            value={data.verdictChanges}
+            one="# verdict has changed with the update"
+            other="# verdicts have changed with the update"
           />
         </Link>
       )}
