@@ -68,7 +68,10 @@ final readonly class GeneratedChains
         $writer = new Writer(Numbering::named('parity'));
         $options = new CheckOptions(BuiltInHouseRules::named('kickboxing'));
         $strikes = $this->strikes();
-        $moves = array_values(Catalogue::builtIn()->moves);
+        $moves = array_values(array_filter(
+            Catalogue::builtIn()->moves,
+            static fn (Move $move): bool => !$move->isStart(),
+        ));
         $known = array_fill_keys($this->table->fingerprints(), true);
         $there = \count($known);
         for ($made = 0; $made < $count; $made += \count($batch)) {
