@@ -285,7 +285,7 @@ final class LineSvg
 
     private function move(DrawnItem $item): void
     {
-        $x = $this->x($item->ms);
+        $x = $this->x($item->ms) + $item->shift;
         if (LineSize::Row !== $this->drawing->size) {
             $this->svg .= \sprintf(
                 '<rect x="%s" y="%s" width="34" height="28" rx="6" fill="%s" stroke="%s" stroke-width="1.4"/>',

@@ -7,6 +7,7 @@ namespace Periplus\Core\Drawing;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\Landing;
+use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\Verdict;
@@ -109,7 +110,8 @@ final readonly class ItemDrawer
             kind: 'move',
             ms: $this->timing->moments[$isJoined ? $next : $index]->centreMs(),
             startMs: Rounding::ms($moment->start),
-            shift: 0,
+            // Where the chain begins takes no time; beside the names of the lanes it stands free.
+            shift: $item instanceof MoveItem && $item->move->isStart() ? (int) ceil($this->measures->tile / 2) : 0,
             y: $this->measures->y($item),
             role: null,
             effort: null,
@@ -236,6 +238,10 @@ final readonly class ItemDrawer
     private function sentence(int $index): string
     {
         $moment = $this->timing->moments[$index];
+        $item = $this->chain->chain->items[$index];
+        if ($item instanceof MoveItem && $item->move->isStart()) {
+            return t('{name}: the chain begins there.', name: ucfirst($item->name()));
+        }
         $seconds = static fn (float $ms): string => number_format(Rounding::ms($ms) / 1000, 2).' s';
         $when =
             null === $moment->impact

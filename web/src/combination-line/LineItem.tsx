@@ -18,9 +18,9 @@ export function LineItem({
 }) {
   const { drawing } = line;
   const { y } = item;
+  const x = line.x(item.ms) + item.shift;
   const row = drawing.size === "row";
   if (item.kind === "strike") {
-    const x = line.x(item.ms) + item.shift;
     const half = drawing.tile / 2;
     return (
       <>
@@ -40,7 +40,6 @@ export function LineItem({
       </>
     );
   }
-  const x = line.x(item.ms);
   if (row) {
     return <Glyph path={item.glyph} x={x} y={y} size={item.glyphSize} />;
   }
