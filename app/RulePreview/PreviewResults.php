@@ -88,14 +88,11 @@ final readonly class PreviewResults
     /** Counts what updates of the check changed and nobody has accepted yet. */
     public function waiting(): int
     {
-        /** @var int|string $count */
-        $count = $this->connection->fetchOne(
-            'SELECT COUNT(*) FROM rule_preview_result r JOIN rule_preview p ON p.id = r.rule_preview_id '
-                .'JOIN combination c ON c.id = r.combination_id WHERE p.state = ? AND c.archived_at IS NULL',
-            [RulePreviewState::Updated->value],
-        );
-
-        return (int) $count;
+        return $this->table->count(new SqlCondition(
+            'c.archived_at IS NULL AND c.id IN (SELECT r.combination_id FROM rule_preview_result r '
+                .'JOIN rule_preview p ON p.id = r.rule_preview_id WHERE p.state = ?)',
+            RulePreviewState::Updated->value,
+        ));
     }
 
     /** Removes the results in which no verdict changed. */
