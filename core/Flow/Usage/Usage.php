@@ -30,6 +30,12 @@ final readonly class Usage
     /** About how many items there are besides those that were counted. */
     private const MORE_ITEMS = 100;
 
+    /** @var array<string, float|int> how often anything comes, by the code of the item before it */
+    private array $linkTotals;
+    /** @var array<string, float|int> the same by the codes of the two items before it */
+    private array $tripleTotals;
+    private float $total;
+
     /**
      * @param array<string, array<string, float>> $links how often an item comes, by the code of the item before it and
      *                                                   by its own
@@ -38,6 +44,9 @@ final readonly class Usage
      */
     private function __construct(private array $links, private array $triples, private array $items)
     {
+        $this->linkTotals = array_map(array_sum(...), $links);
+        $this->tripleTotals = array_map(array_sum(...), $triples);
+        $this->total = (float) array_sum($items);
     }
 
     /**
@@ -116,13 +125,13 @@ final readonly class Usage
     public function share(?Item $last, ?Item $before, ?Item $item): float
     {
         $codes = [self::code($last), self::code($before), self::code($item)];
-        $all = array_sum($this->items);
         $among =
             (($this->items[$codes[2]] ?? 0.0) + self::UNSEEN)
-            / ($all + self::UNSEEN * (\count($this->items) + self::MORE_ITEMS));
-        $after = self::mixed($this->links[$codes[1]] ?? [], $codes[2], $among);
+            / ($this->total + self::UNSEEN * (\count($this->items) + self::MORE_ITEMS));
+        $last = $codes[0].$codes[1];
+        $after = self::mixed($this->links[$codes[1]] ?? [], $this->linkTotals[$codes[1]] ?? 0, $codes[2], $among);
 
-        return self::mixed($this->triples[$codes[0].$codes[1]] ?? [], $codes[2], $after);
+        return self::mixed($this->triples[$last] ?? [], $this->tripleTotals[$last] ?? 0, $codes[2], $after);
     }
 
     /** Returns how unusual a chain is: the mean of its links in bits, start and end included. */
@@ -144,15 +153,18 @@ final readonly class Usage
         return $this->rarity($chain) * (\count($chain) + 1);
     }
 
-    /** @param array<string, float> $counts of what came there, by code */
-    private static function mixed(array $counts, string $code, float $otherwise): float
+    /**
+     * @param array<string, float> $counts of what came there, by code
+     * @param float|int $all the sum of the counts
+     */
+    private static function mixed(array $counts, float|int $all, string $code, float $otherwise): float
     {
         // The more kinds of items came there, the likelier is another one.
         $kinds = \count($counts);
 
         return 0 === $kinds
             ? $otherwise
-            : (($counts[$code] ?? 0.0) + $kinds * $otherwise) / (array_sum($counts) + $kinds);
+            : (($counts[$code] ?? 0.0) + $kinds * $otherwise) / ($all + $kinds);
     }
 
     private static function code(?Item $item): string
