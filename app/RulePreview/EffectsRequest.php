@@ -15,7 +15,7 @@ use function Periplus\Core\Language\t;
 #[Assert\Callback('validate')]
 final readonly class EffectsRequest
 {
-    public const MAX_NUMBERS = 20;
+    public const MAX_NUMBERS = 30;
 
     /**
      * @param array<mixed> $keys of {@see ModelValues}

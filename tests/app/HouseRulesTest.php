@@ -21,6 +21,7 @@ use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;
+use Periplus\Core\Technique\ModelValues;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Clock\NativeClock;
 
@@ -225,6 +226,21 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame(['reload', 'flows'], [$this->verdict($reloads), $this->verdict($flows)]);
         self::assertGreaterThan(500, $connection->fetchOne('SELECT MIN(length_ms) FROM combination'));
         self::assertSame('"1"', $this->ask('GET', "/api/combinations/$reloads")->etag);
+    }
+
+    /** The screen asks for all numbers of the body at once. */
+    public function testTheEffectsOfEveryNumberOfTheBodyCanBeAskedForTogether(): void
+    {
+        $this->signIn('head');
+        $keys = array_values(array_filter(
+            array_keys(ModelValues::all()),
+            static fn (string $key): bool => str_starts_with($key, 'body.'),
+        ));
+
+        self::assertSame(
+            200,
+            $this->ask('POST', '/api/house-rules/boxing/effects', ['keys' => $keys])->status,
+        );
     }
 
     public function testWhatAnUpdateChangesIsListedOnceAndAccepted(): void
