@@ -105,7 +105,9 @@ test("a change of the house rules is seen before it is saved, and does just that
   await signIn(page, HEAD_COACH);
   await page.goto("/house-rules?set=kickboxing");
   await page.getByRole("button", { name: "Kick with nothing before it" }).click();
-  await expect(page.getByRole("img", { name: /^rear round kick to the leg, cross, lead hook to the body$/ })).toBeVisible();
+  await expect(
+    page.getByRole("img", { name: /^rear round kick to the leg, cross, lead hook to the body$/ }),
+  ).toBeVisible();
   await page.getByText("over the front foot").click();
   await page.getByRole("button", { name: "Preview" }).click();
   const effect = page.getByRole("region", { name: "Effect on the library" });
