@@ -12,9 +12,11 @@ use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
+use Periplus\Core\Flow\Serializer\CheckDocument;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Flow\Serializer\MirrorChangeDocument;
 use Periplus\Core\Flow\Serializer\StanceDocument;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -80,10 +82,7 @@ final readonly class Paper
     {
         $content = $row->content;
         $drawn = $this->lines->render($content, $numbering, LineSize::Full);
-        $document = $this->serializer->serialize(
-            $this->reader->readText(new ChainText($content->notation, $content->stance)),
-            new CheckOptions(BuiltInHouseRules::named($content->rules)),
-        );
+        $document = $this->check($content);
         $stances = $document->stances ?? [];
 
         $this->write($pdf, Sheet::NUMBERS, 30, $content->name, 190);
@@ -148,6 +147,11 @@ final readonly class Paper
             }
             $pdf->Ln(2);
         }
+        $loop = self::asALoop($document);
+        if ('' !== $loop) {
+            $this->write($pdf, Sheet::WORDS, 9.5, $loop.' '.$document->loop?->reason, 255);
+            $pdf->Ln(2);
+        }
         $this->write($pdf, Sheet::NUMBERS, 14, t('Note'), 255);
         if ('' !== $content->note) {
             $this->write($pdf, Sheet::WORDS, 11, $content->note, 255);
@@ -208,7 +212,10 @@ final readonly class Paper
                 $pdf,
                 Sheet::NUMBERS,
                 13,
-                $row->content->name.(Stance::Southpaw === $row->content->stance ? ' (southpaw)' : ''),
+                implode(' ', array_filter([
+                    $row->content->name.(Stance::Southpaw === $row->content->stance ? ' (southpaw)' : ''),
+                    self::asALoop($this->check($row->content)),
+                ], static fn (string $part): bool => '' !== $part)),
                 90,
                 $width,
             );
@@ -219,6 +226,24 @@ final readonly class Paper
         }
 
         return $pdf->Output('', 'S');
+    }
+
+    private function check(CombinationContent $content): CheckDocument
+    {
+        return $this->serializer->serialize(
+            $this->reader->readText(new ChainText($content->notation, $content->stance)),
+            new CheckOptions(BuiltInHouseRules::named($content->rules)),
+        );
+    }
+
+    /** @return string what waits when the chain is repeated without a stop; empty when nothing does */
+    private static function asALoop(CheckDocument $document): string
+    {
+        $loop = $document->loop;
+
+        return null === $loop || Verdict::Flows === $loop->verdict
+            ? ''
+            : t('As a loop: {verdict}, +{wait} ms.', verdict: $loop->verdict->value, wait: $loop->waitMs);
     }
 
     /** Separates the numbers: in this narrow font 1 2 would look like 12 from a distance. */

@@ -92,6 +92,22 @@ final class PaperTest extends ApiTestCase
     }
 
     /** A coach with another numbering prints in it, and the paper names it. */
+    public function testPaperSaysWhatWaitsInALoop(): void
+    {
+        $this->signIn('head');
+        $id = $this->ask(
+            'POST',
+            '/api/combinations',
+            self::combination(['name' => 'Twice', 'text' => '3b 3', 'rules' => 'boxing']),
+        )->id();
+        $read = fn (string $address): string => self::flat(
+            self::read('pdftotext -raw', $this->ask('GET', $address)->raw),
+        );
+
+        self::assertStringContainsString('As a loop: reload, +', $read('/api/wall-sheet.pdf'));
+        self::assertStringContainsString('As a loop: reload, +', $read("/api/combinations/$id/card.pdf"));
+    }
+
     public function testPaperUsesTheNumberingOfTheCoachWhoPrints(): void
     {
         $this->library();

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drills;
 
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
 use Periplus\Core\Session\Drill\DrillDefinition;
@@ -11,6 +13,7 @@ use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Technique\Stance;
 
 use function Periplus\Core\Language\t;
 
@@ -39,6 +42,13 @@ final readonly class Repeat implements Drill
                     [[0, 'show', '1 2 3b, vary the targets']],
                     1,
                 ),
+                new DrillExample(
+                    ['1 2 switch'],
+                    [],
+                    60,
+                    [[0, 'show', '1 2 switch, then from the other stance']],
+                    1,
+                ),
             ],
             order: 10,
         );
@@ -51,15 +61,18 @@ final readonly class Repeat implements Drill
 
     public function cues(DrillRun $run): iterable
     {
-        $after = 'vary' === $run->parameters->text('targets') ? t('vary the targets') : null;
+        $after = implode(', ', array_filter([
+            'vary' === $run->parameters->text('targets') ? t('vary the targets') : '',
+            $this->turns($run->chain()) ? t('then from the other stance') : '',
+        ], static fn (string $part): bool => '' !== $part));
 
         return [
             $run->show(
                 0,
                 CueKind::Show,
                 $run->chain(),
-                $run->write($run->chain()).(null === $after ? '' : ', '.$after),
-                after: $after,
+                $run->write($run->chain()).('' === $after ? '' : ', '.$after),
+                after: '' === $after ? null : $after,
             ),
         ];
     }
@@ -67,5 +80,11 @@ final readonly class Repeat implements Drill
     public function portions(DrillRun $run): iterable
     {
         return [Portion::repeated($run->chain(), $run->ms(), $run->stance)];
+    }
+
+    /** Tells whether the chain ends in the other stance, from where the next repetition goes on. */
+    private function turns(Chain $chain): bool
+    {
+        return Stance::Orthodox !== (new ChainInStance($chain, Stance::Orthodox))->end;
     }
 }
