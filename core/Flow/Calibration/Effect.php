@@ -7,6 +7,7 @@ namespace Periplus\Core\Flow\Calibration;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\ModelValue;
 
@@ -64,22 +65,18 @@ final readonly class Effect
     /** @param list<Chain> $gym */
     private static function of(HouseRules $before, HouseRules $after, float $to, array $gym): self
     {
-        $model = new FlowModel();
+        $from = self::verdictsNow($before);
+        $now = self::verdicts($after);
         $changed = [];
         $agree = $agreed = 0;
-        foreach (LabelledChains::all() as $labelled) {
-            $chain = $labelled->chain();
-            $rules = BuiltInHouseRules::named($labelled->rules)->inSchools($before->schools);
-            $from = $model->timing($chain, $rules->calibrated($before->calibration->own), medium: $labelled->medium)
-                ->verdict();
-            $now = $model->timing($chain, $rules->calibrated($after->calibration->own), medium: $labelled->medium)
-                ->verdict();
-            $agreed += $labelled->agrees($from) ? 1 : 0;
-            $agree += $labelled->agrees($now) ? 1 : 0;
-            if ($from !== $now) {
-                $changed[] = new ChangedChain($labelled->notation, $from, $now);
+        foreach (LabelledChains::all() as $index => $labelled) {
+            $agreed += $labelled->agrees($from[$index]) ? 1 : 0;
+            $agree += $labelled->agrees($now[$index]) ? 1 : 0;
+            if ($from[$index] !== $now[$index]) {
+                $changed[] = new ChangedChain($labelled->notation, $from[$index], $now[$index]);
             }
         }
+        $model = new FlowModel();
         $moved = \count(
             array_filter(
                 $gym,
@@ -89,5 +86,32 @@ final readonly class Effect
         );
 
         return new self($to, $changed, $agree, $agreed, $moved);
+    }
+
+    /** @return list<Verdict> the same as {@see verdicts}, computed once for all the numbers that are tried */
+    private static function verdictsNow(HouseRules $rules): array
+    {
+        static $kept = null;
+        /** @var \WeakMap<HouseRules, list<Verdict>> $known */
+        $known = $kept ??= new \WeakMap();
+
+        return $known[$rules] ??= self::verdicts($rules);
+    }
+
+    /** @return list<Verdict> of the labelled chains with the schools and numbers of those rules */
+    private static function verdicts(HouseRules $of): array
+    {
+        $model = new FlowModel();
+        $sets = array_map(
+            static fn (HouseRules $set): HouseRules => $set->inSchools($of->schools)->calibrated($of->calibration->own),
+            BuiltInHouseRules::all(),
+        );
+
+        return array_map(
+            static fn (LabelledChain $labelled): Verdict => $model
+                ->timing($labelled->chain(), $sets[$labelled->rules], medium: $labelled->medium)
+                ->verdict(),
+            LabelledChains::all(),
+        );
     }
 }
