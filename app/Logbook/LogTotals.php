@@ -139,7 +139,7 @@ final readonly class LogTotals
     {
         /** @var array<int, int|string> $rows */
         $rows = $this->connection->fetchAllKeyValue(
-            'SELECT combination_id, COUNT(*) FROM log_combination GROUP BY combination_id',
+            'SELECT combination_id, COUNT(*) FROM log_combination WHERE counts = 1 GROUP BY combination_id',
         );
 
         return array_map(intval(...), $rows);

@@ -85,7 +85,7 @@ final readonly class PreviewResults
         return new FindingChange((int) $sums[0], (int) $sums[1], (int) $sums[2]);
     }
 
-    /** Counts what updates of the check changed and nobody has accepted yet. */
+    /** Counts the combinations whose new verdict after an update has not been accepted yet. */
     public function waiting(): int
     {
         return $this->table->count(new SqlCondition(

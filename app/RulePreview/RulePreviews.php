@@ -174,7 +174,7 @@ final readonly class RulePreviews
         });
     }
 
-    /** @return list<RulePreview> what updates of the check changed and nobody has accepted yet, the oldest first */
+    /** @return list<RulePreview> the updates whose new verdicts have not been accepted yet, the oldest first */
     public function updates(): array
     {
         return $this->entities->getRepository(RulePreview::class)->findBy(
@@ -183,7 +183,7 @@ final readonly class RulePreviews
         );
     }
 
-    /** Counts the combinations with another verdict since an update that nobody has accepted yet. */
+    /** Counts the combinations whose new verdict after an update has not been accepted yet. */
     public function waiting(): int
     {
         return $this->results->waiting();

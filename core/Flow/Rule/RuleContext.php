@@ -125,13 +125,15 @@ final class RuleContext
         return $hands;
     }
 
-    /** @return list<MoveItem> the moves between two places */
-    public function movesBetween(int $from, int $to): array
+    /** @return list<MoveItem> the moves directly before that index, up to a strike, a beat or the start; last first */
+    public function movesBefore(int $index): array
     {
-        return array_values(array_filter(
-            \array_slice($this->items, $from + 1, max(0, $to - $from - 1)),
-            static fn (Item $item): bool => $item instanceof MoveItem,
-        ));
+        $moves = [];
+        for ($place = $index - 1; $place >= 0 && $this->items[$place] instanceof MoveItem; --$place) {
+            $moves[] = $this->items[$place];
+        }
+
+        return $moves;
     }
 
     /** Returns the index of the last earlier item that passes the test, looking back no further than the last beat. */

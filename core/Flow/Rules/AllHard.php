@@ -26,7 +26,7 @@ final readonly class AllHard implements Rule
             title: t('Nothing accelerates'),
             reason: t(
                 'The last strike is the hard one; those before it are quick and keep the opponent busy. If everything '
-                .'is hard, nothing is. Light runs are not meant.',
+                .'is hard, nothing is. Chains without a hard strike are left alone.',
             ),
             shows: new RuleExample('1! 2! 3!'),
             doesNotShow: new RuleExample('1~ 2 3!'),

@@ -32,7 +32,7 @@ final readonly class KickOnLine implements Rule
                 'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch '
                 .'kick changes the feet and a joined kick lands behind the hand, so both are exempt. A post or a '
                 .'push holds the counter off, a pull or a step back lets it fall short, and three hands before it '
-                .'keep the opponent busy. A step straight in with it runs onto the cross and weighs a degree more.',
+                .'keep the opponent busy. A step straight in with the kick runs into the cross: a degree worse.',
             ),
             shows: new RuleExample('1 14l'),
             doesNotShow: new RuleExample('1 step-out 14l'),
@@ -53,7 +53,7 @@ final readonly class KickOnLine implements Rule
                 continue;
             }
             $before = $context->strikeBefore($index);
-            $moves = $this->movesBefore($context, $index);
+            $moves = $context->movesBefore($index);
             if ($this->leavesLine($moves)) {
                 continue;
             }
@@ -76,17 +76,6 @@ final readonly class KickOnLine implements Rule
                 );
             }
         }
-    }
-
-    /** @return list<MoveItem> the moves since the last strike or beat */
-    private function movesBefore(RuleContext $context, int $index): array
-    {
-        $moves = [];
-        for ($place = $index - 1; $place >= 0 && $context->items[$place] instanceof MoveItem; --$place) {
-            $moves[] = $context->items[$place];
-        }
-
-        return $moves;
     }
 
     /** @param list<MoveItem> $moves */

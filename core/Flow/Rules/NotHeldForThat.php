@@ -23,8 +23,8 @@ final readonly class NotHeldForThat implements Rule
             id: 'not-held-for-that',
             title: t('Not made for that'),
             reason: t(
-                'A kick bends the wrists of whoever holds focus pads, and an elbow cuts a shield. Long pads and a '
-                .'hanging bag take everything.',
+                'Focus pads are too small for a kick and the holder’s wrists too weak, and an elbow tears a shield. '
+                .'Long pads and a hanging bag take every strike.',
             ),
             shows: new RuleExample('1 2 14', Medium::Pads),
             doesNotShow: new RuleExample('1 2 14', Medium::LongPads),

@@ -29,7 +29,7 @@ final readonly class RangeJump implements Rule
             title: t('Out of reach'),
             reason: t(
                 'Athletes drift one range by themselves. Two ranges cost a step, a push or a post, or the strike lands '
-                .'on air; three weigh a degree more, unless a push made them. A bag that hangs swings back.',
+                .'on air; three are a degree worse, unless a push opened them. A hanging bag swings back after a push.',
             ),
             shows: new RuleExample('1 31'),
             doesNotShow: new RuleExample('1 step-in 31'),
@@ -70,13 +70,9 @@ final readonly class RangeJump implements Rule
     /** Tells whether the opponent was pushed there, and can be followed. */
     private function isPushed(RuleContext $context, int $index): bool
     {
-        for ($place = $index - 1; $place >= 0 && $context->items[$place] instanceof MoveItem; --$place) {
-            $move = $context->items[$place]->move;
-            if (MoveKind::Contact === $move->kind && $move->range > 0) {
-                return true;
-            }
-        }
-
-        return false;
+        return [] !== array_filter(
+            $context->movesBefore($index),
+            static fn (MoveItem $item): bool => MoveKind::Contact === $item->move->kind && $item->move->range > 0,
+        );
     }
 }

@@ -236,11 +236,10 @@ final readonly class FlowModel
             return $parts;
         }
         if (isset($state->limbs[$limb])) {
-            $home = match (true) {
-                $turnsOver => (float) $state->impact
-                    + ($state->limbs[$limb][0] - (float) $state->impact) * $body->turnOver,
-                default => $state->limbs[$limb][$limb === $state->lastLimb ? 1 : 0],
-            };
+            $impact = (float) $state->impact;
+            $home = $turnsOver
+                ? $impact + ($state->limbs[$limb][0] - $impact) * $body->turnOver
+                : $state->limbs[$limb][$limb === $state->lastLimb ? 1 : 0];
             $home -= $ready;
             if ($home > self::TOLERANCE_MS) {
                 $parts[Cause::Limb->value] = $home;
