@@ -124,24 +124,28 @@ final readonly class Usage
      */
     public function share(?Item $last, ?Item $before, ?Item $item): float
     {
-        $codes = [self::code($last), self::code($before), self::code($item)];
-        $among =
-            (($this->items[$codes[2]] ?? 0.0) + self::UNSEEN)
-            / ($this->total + self::UNSEEN * (\count($this->items) + self::MORE_ITEMS));
-        $last = $codes[0].$codes[1];
-        $after = self::mixed($this->links[$codes[1]] ?? [], $this->linkTotals[$codes[1]] ?? 0, $codes[2], $among);
+        return $this->shareOf(self::code($last), self::code($before), self::code($item));
+    }
 
-        return self::mixed($this->triples[$last] ?? [], $this->tripleTotals[$last] ?? 0, $codes[2], $after);
+    private function shareOf(string $last, string $before, string $code): float
+    {
+        $among =
+            (($this->items[$code] ?? 0.0) + self::UNSEEN)
+            / ($this->total + self::UNSEEN * (\count($this->items) + self::MORE_ITEMS));
+        $after = self::mixed($this->links[$before] ?? [], $this->linkTotals[$before] ?? 0, $code, $among);
+        $both = $last.$before;
+
+        return self::mixed($this->triples[$both] ?? [], $this->tripleTotals[$both] ?? 0, $code, $after);
     }
 
     /** Returns how unusual a chain is: the mean of its links in bits, start and end included. */
     public function rarity(Chain $chain): float
     {
         $bits = 0.0;
-        [$last, $before] = [null, null];
-        foreach ([...$chain->items, null] as $item) {
-            $bits -= log($this->share($last, $before, $item), 2);
-            [$last, $before] = [$before, $item];
+        [$last, $before] = [self::EDGE, self::EDGE];
+        foreach ([...Sequence::of($chain)->items, self::EDGE] as $code) {
+            $bits -= log($this->shareOf($last, $before, $code), 2);
+            [$last, $before] = [$before, $code];
         }
 
         return $bits / (\count($chain) + 1);
