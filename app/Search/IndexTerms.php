@@ -25,7 +25,7 @@ final readonly class IndexTerms
     public const HAS = '.';
     public const FIRST = '^';
     public const LAST = '$';
-    private const MARKS = [Sequence::JOINED, Sequence::LEG_UP, Sequence::FORWARD, Sequence::BEHIND];
+    private const MARKS = [Sequence::JOINED, Sequence::LEG_UP, Sequence::FORWARD, Sequence::BEHIND, Sequence::HALF_WAY];
     private const MAX_WORDS = 150;
     private const MAX_TERM_LENGTH = 41;
 

@@ -30,12 +30,20 @@ final class InvalidChain extends \DomainException
     public static function landing(Strike $strike, Landing $landing): self
     {
         return new self(
-            Landing::Behind === $landing
-                ? t('Only a kick or knee of the lead leg can land behind, the {strike} cannot.', strike: $strike->name)
-                : t(
+            match ($landing) {
+                Landing::Behind => t(
+                    'Only a kick or knee of the lead leg can land behind, the {strike} cannot.',
+                    strike: $strike->name,
+                ),
+                Landing::HalfWay => t(
+                    'Only a kick or knee of the rear leg can land half way, the {strike} cannot.',
+                    strike: $strike->name,
+                ),
+                default => t(
                     'Only a kick or knee of the rear leg can land forward, the {strike} cannot.',
                     strike: $strike->name,
                 ),
+            },
         );
     }
 

@@ -19,6 +19,7 @@ final readonly class ItemBytes implements ItemVisitor
                 Landing::Back => '',
                 Landing::Forward => Sequence::FORWARD,
                 Landing::Behind => Sequence::BEHIND,
+                Landing::HalfWay => Sequence::HALF_WAY,
             }
         .$item->strike->sign
         .$item->target->value;

@@ -16,13 +16,15 @@ enum Landing: string
     case Forward = '>';
     /** A lead foot behind the other one. */
     case Behind = '<';
+    /** A rear foot short of where it left, so that the weight does not go back with it. */
+    case HalfWay = '_';
 
     /** Returns the leg that can land there; null where any can. */
     public function role(): ?Role
     {
         return match ($this) {
             self::Back => null,
-            self::Forward => Role::Rear,
+            self::Forward, self::HalfWay => Role::Rear,
             self::Behind => Role::Lead,
         };
     }
@@ -32,13 +34,20 @@ enum Landing: string
         return self::Back === $this || (!$strike->limb->isArm() && $strike->role === $this->role());
     }
 
-    /** @return 'back'|'forward'|'behind' the word for it in the API */
+    /** Tells whether the other foot leads then. */
+    public function changesStance(): bool
+    {
+        return self::Forward === $this || self::Behind === $this;
+    }
+
+    /** @return 'back'|'forward'|'behind'|'halfway' the word for it in the API and behind "landing" */
     public function word(): string
     {
         return match ($this) {
             self::Back => 'back',
             self::Forward => 'forward',
             self::Behind => 'behind',
+            self::HalfWay => 'halfway',
         };
     }
 }

@@ -11,8 +11,8 @@ use Periplus\Core\Technique\Target;
  * its code: for a strike its sign (a capital letter and a digit, so 260 are possible) and its target (h, b, l); for a
  * move its sign (a small letter and a digit); a comma for a beat; for free strikes "@", a byte from 128 up, their count
  * and their target; for free strikes with a choice "$", their count, and four bytes from 128 up for the choice.
- * Prefixes, in this order: "=" joined or "^" leg still up, "~" feinted, "!" lands forward or "<" behind. Effort is left
- * out. No code is the beginning of another, so one sequence is a prefix of another exactly when its chain begins the
+ * Prefixes, in this order: "=" joined or "^" leg still up, "~" feinted, "!" lands forward, "<" behind or "|" half way.
+ * Effort is left out. No code is the beginning of another, so one sequence is a prefix of another exactly when its chain begins the
  * other chain; and the first byte of a code never occurs elsewhere before a digit, so that a code is only found where
  * an item is.
  */
@@ -23,8 +23,9 @@ final readonly class Sequence
     public const LEG_UP = '^';
     public const FORWARD = '!';
     public const BEHIND = '<';
+    public const HALF_WAY = '|';
     /** Every prefix. */
-    public const PREFIXES = '=^~!<';
+    public const PREFIXES = '=^~!<|';
     public const BEAT = ',';
     public const FREE = '@';
     public const CHOICE = '$';
@@ -32,7 +33,7 @@ final readonly class Sequence
     public const CHOICE_PATTERN = '\$[\x80-\xff]{5}';
     /** Maximum number of bytes of one item. */
     public const MAX_ITEM_BYTES = 6;
-    private const ITEM = '/[=^~!<]*(?:[A-Z][0-9][hbl]|[a-z][0-9]|,|@[\x80-\xff]|'.self::CHOICE_PATTERN.')/';
+    private const ITEM = '/[=^~!<|]*(?:[A-Z][0-9][hbl]|[a-z][0-9]|,|@[\x80-\xff]|'.self::CHOICE_PATTERN.')/';
 
     /** @param list<string> $items each with its prefixes */
     private function __construct(public array $items)

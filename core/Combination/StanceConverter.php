@@ -86,9 +86,9 @@ final readonly class StanceConverter
         }
 
         return (null === $why ? '' : $why.'; ')
-            .(Landing::Forward === $item->landing
-                ? t('that leg is in front already and lands where it left')
-                : t('that leg is behind already and lands where it left'));
+            .(Landing::Behind === $item->landing
+                ? t('that leg is behind already and lands where it left')
+                : t('that leg is in front already and lands where it left'));
     }
 
     private function sentence(Item $from, Item $to, string $why): string

@@ -118,7 +118,7 @@ final readonly class StrikeItem implements Item
 
     public function changesStance(): bool
     {
-        return Landing::Back !== $this->landing && !$this->feint;
+        return $this->landing->changesStance() && !$this->feint;
     }
 
     public function duration(Body $body): float

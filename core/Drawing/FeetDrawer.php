@@ -46,7 +46,7 @@ final readonly class FeetDrawer
             ),
         ];
         foreach ($this->chain->chain->items as $index => $item) {
-            if ($item->changesStance() || Feet::Stay !== $this->feet($item)) {
+            if ($item->changesStance() || Feet::Stay !== $this->feet($item) || $this->isHalfWay($item)) {
                 array_push($pairs, ...$this->step($index, $item));
             }
         }
@@ -57,6 +57,11 @@ final readonly class FeetDrawer
     private function feet(Item $item): Feet
     {
         return $item instanceof MoveItem ? $item->move->feet : Feet::Stay;
+    }
+
+    private function isHalfWay(Item $item): bool
+    {
+        return $item instanceof StrikeItem && Landing::HalfWay === $item->landing && !$item->feint;
     }
 
     /** @return iterable<DrawnPair> where the feet were, and where they are */
@@ -85,7 +90,11 @@ final readonly class FeetDrawer
             dy: 0.0,
             turn: Rounding::units($step->turn * -$up),
             isBefore: false,
-            soles: $this->soles($changes ? $before->other() : $before, Feet::Cross === $this->feet($item)),
+            soles: $this->soles(
+                $changes ? $before->other() : $before,
+                Feet::Cross === $this->feet($item),
+                $this->isHalfWay($item) ? 15.0 : 0.0,
+            ),
         );
     }
 
@@ -93,16 +102,24 @@ final readonly class FeetDrawer
      * Returns both soles seen from above, the front foot to the right: a left foot stands above the line of the chain,
      * a right foot below it.
      *
+     * @param float $ahead how much further ahead than in stance the rear foot is, in drawing units
+     *
      * @return list<DrawnSole>
      */
-    private function soles(Stance $stance, bool $crossed): array
+    private function soles(Stance $stance, bool $crossed, float $ahead = 0.0): array
     {
         $up = (Stance::Orthodox === $stance ? -1 : 1) * ($crossed ? -0.6 : 1.0);
         $isLeftInFront = Stance::Orthodox === $stance;
 
         return [
             new DrawnSole(15.0, Rounding::units(8 * $up), Rounding::units(6 * $up), $isLeftInFront, Role::Lead),
-            new DrawnSole(-15.0, Rounding::units(-8 * $up), Rounding::units(-38 * $up), !$isLeftInFront, Role::Rear),
+            new DrawnSole(
+                $ahead - 15.0,
+                Rounding::units(-8 * $up),
+                Rounding::units(-38 * $up),
+                !$isLeftInFront,
+                Role::Rear,
+            ),
         ];
     }
 }

@@ -165,7 +165,7 @@ final readonly class ItemDrawer
 
     /**
      * Returns a roof over a kick of the leg that is still up, and an arrow under one whose foot comes down elsewhere:
-     * to the right in front, to the left behind.
+     * to the right in front, to the left behind; a line without a tip half way.
      */
     private function legSign(StrikeItem $item): ?string
     {
@@ -197,6 +197,7 @@ final readonly class ItemDrawer
             ),
             Landing::Forward === $item->landing => $arrow(1),
             Landing::Behind === $item->landing => $arrow(-1),
+            Landing::HalfWay === $item->landing => \sprintf('M%s %sH%s', $n(-$wide), $n($half + 2 * $tip), $n($wide)),
             default => null,
         };
     }

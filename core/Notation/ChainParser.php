@@ -122,7 +122,7 @@ final class ChainParser
             '+' => $this->readers->joined()->read(),
             '/' => $this->slash(),
             '*' => $this->readers->mark()->free(),
-            '!', '~', '>', '<' => $this->readers->mark()->mark(),
+            '!', '~', '>', '<', '_' => $this->readers->mark()->mark(),
             '^' => $this->legUp(),
             ')' => $this->complain(
                 t('This ) closes a bracket that was never opened.'),
@@ -510,7 +510,7 @@ final class ChainParser
             return;
         }
         $this->readers->strike()->add($legUp ? $phrase->with(legUp: true) : $phrase, true, false);
-        while ($this->tokens->isSign('!', '~', '>', '<')) {
+        while ($this->tokens->isSign('!', '~', '>', '<', '_')) {
             $this->readers->mark()->mark();
         }
         if (!$this->tokens->isSign(')')) {

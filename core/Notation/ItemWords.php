@@ -44,6 +44,7 @@ final readonly class ItemWords implements ItemVisitor
                 Landing::Back => '',
                 Landing::Forward => ' landing forward',
                 Landing::Behind => ' landing behind',
+                Landing::HalfWay => ' landing halfway',
             }
         .($item->legUp ? ' with the leg still up' : '');
     }

@@ -14,14 +14,14 @@ final readonly class Lexer
     private const PATTERN = <<<'REGEX'
         ~\G(?:
           (?<=\])\s*[x\x{00D7}]\s*[0-9]+ (*MARK:times)
-        | (?<=[\p{L}0-9])-(?=\p{L}) (*MARK:hyphen)
+        | (?:(?<=[\p{L}0-9])-|(?<=\p{L})_)(?=\p{L}) (*MARK:hyphen)
         | (?:[-=]+>|\x{2192}|(?<=[\s\x{00A0}])>(?=[\s\x{00A0}])) (*MARK:stop)
         | [,;.:|&"\x{00B7}\x{2022}\x{201C}-\x{201E}\x{00AB}\x{00BB}] (*MARK:stop)
         | (?:[\s\x{00A0}]+|[-'\x{2018}\x{2019}\x{2010}-\x{2015}\x{2212}]) (*MARK:blank)
         | 12(?:-|\s+to\s+)6(?=\s+elbow) (*MARK:named)
         | [a-z\x{00D7}]{0,2}[0-9]+[a-z]* (*MARK:number)
         | \p{L}[\p{L}\p{M}]*(?:['\x{2019}][\p{L}\p{M}]+)* (*MARK:word)
-        | [()\[\]+/*!\~><^] (*MARK:sign)
+        | [()\[\]+/*!\~><^_] (*MARK:sign)
         | . (*MARK:unknown)
         )~uxsi
         REGEX;

@@ -14,7 +14,7 @@ use Periplus\Core\Technique\Target;
 use function Periplus\Core\Language\t;
 
 /**
- * Reads the signs of the notation that stand for something: ! ~ > < behind a strike, and * for free strikes.
+ * Reads the signs of the notation that stand for something: ! ~ > < _ behind a strike, and * for free strikes.
  *
  * @internal to {@see ChainParser}
  */
@@ -28,7 +28,7 @@ final readonly class MarkReader
     ) {
     }
 
-    /** Reads ! ~ > or < after a strike, and ! or ~ after free strikes. */
+    /** Reads ! ~ > < or _ after a strike, and ! or ~ after free strikes. */
     public function mark(): void
     {
         $token = $this->tokens->take();
@@ -38,6 +38,7 @@ final readonly class MarkReader
             '!' => t('A ! marks a hard strike'),
             '~' => t('A ~ marks a light strike'),
             '>' => t('A > marks a kick that lands forward'),
+            '_' => t('A _ marks a kick that lands half way'),
             default => t('A < marks a kick that lands behind'),
         };
         if ($item instanceof FreeStrikes && null !== $effort) {
@@ -73,10 +74,10 @@ final readonly class MarkReader
             $this->diagnostics->problem(
                 $token->span,
                 $invalid->getMessage(),
-                '>' === $token->text
-                    ? t('a kick or knee of the rear leg before it')
-                    : t('a kick or knee of the lead leg before it'),
-                ['>' === $token->text ? '14>' : '13<'],
+                '<' === $token->text
+                    ? t('a kick or knee of the lead leg before it')
+                    : t('a kick or knee of the rear leg before it'),
+                [('<' === $token->text ? '13' : '14').$token->text],
             );
 
             return;

@@ -373,6 +373,7 @@ final readonly class StrikePhraseParser
             : match ($tokens->words[$index + 1] ?? '') {
                 'forward' => Landing::Forward,
                 'behind' => Landing::Behind,
+                'halfway' => Landing::HalfWay,
                 default => Landing::Back,
             };
     }

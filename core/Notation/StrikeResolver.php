@@ -43,7 +43,7 @@ final readonly class StrikeResolver
             : $this->landing($item, $phrase->landing, $phrase->span);
     }
 
-    /** A rear foot that comes down behind, or a lead foot in front, does as always. */
+    /** A rear foot that comes down behind, or a lead foot in front or half way, does as always. */
     public function landing(StrikeItem $item, Landing $landing, Span $span): ?StrikeItem
     {
         if ($landing->isOpenTo($item->strike)) {
@@ -60,9 +60,9 @@ final readonly class StrikeResolver
         $this->diagnostics->problem(
             $span,
             InvalidChain::landing($item->strike, $landing)->getMessage(),
-            Landing::Forward === $landing
-                ? t('a kick or knee of the rear leg')
-                : t('a kick or knee of the lead leg'),
+            Landing::Behind === $landing
+                ? t('a kick or knee of the lead leg')
+                : t('a kick or knee of the rear leg'),
             [],
         );
 

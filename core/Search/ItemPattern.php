@@ -11,8 +11,8 @@ use Periplus\Core\Combination\Sequence;
  */
 final readonly class ItemPattern
 {
-    private const THROWN = '[=^]?[!<]?';
-    private const FEINTED = '[=^]?~[!<]?';
+    private const THROWN = '[=^]?[!<|]?';
+    private const FEINTED = '[=^]?~[!<|]?';
 
     /**
      * @param list<string> $bodies codes; {@see Sequence::CHOICE} alone for every choice

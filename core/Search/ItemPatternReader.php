@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\Core\Search;
 
 use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Notation\Diagnostics;
 use Periplus\Core\Notation\Glue;
@@ -242,7 +241,7 @@ final readonly class ItemPatternReader
         $patterns = null === $phrase ? null : $this->patterns($phrase, $running, $phrase->feint);
         if (null !== $phrase && null !== $patterns) {
             $tokens->moveTo($phrase->next);
-            $running = Landing::Back !== $phrase->landing && !$phrase->feint ? $running->other() : $running;
+            $running = $phrase->landing->changesStance() && !$phrase->feint ? $running->other() : $running;
         }
 
         return $patterns;

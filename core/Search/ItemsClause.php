@@ -15,7 +15,7 @@ use function Periplus\Core\Language\t;
  */
 final readonly class ItemsClause implements Clause
 {
-    private const BOUNDARY = '(?<![=~!])';
+    private const BOUNDARY = '(?<!['.Sequence::PREFIXES.'])';
 
     /** @param non-empty-list<non-empty-list<ItemPattern>> $runs */
     public function __construct(public ChainPart $place, public array $runs, private string $text)

@@ -23,6 +23,7 @@ final class SignsInFilesTest extends ApiTestCase
         'Leg stays up' => '1 2 14l ^14h',
         'Down behind' => '1 2 13< 1',
         'Down in front' => '2 14> 2',
+        'Down half way' => '1 2 14_ 3',
         'Hard choice' => '1 2 *(1,2,11)3 14l',
         'Free and hard' => '1 2 *4! 5',
         'Free body' => '1 *5b~ 2',
@@ -88,7 +89,7 @@ final class SignsInFilesTest extends ApiTestCase
     public function testThePictureShowsWhereTheLegIs(): void
     {
         $roofs = ['Leg stays up' => 1];
-        $arrows = ['Down behind' => 1, 'Down in front' => 1];
+        $signsBelow = ['Down behind' => 1, 'Down in front' => 1, 'Down half way' => 1];
         foreach ($this->library() as $name => $id) {
             $picture = new \DOMDocument();
             self::assertTrue($picture->loadXML($this->ask('GET', "/api/combinations/$id/line.svg")->raw));
@@ -98,7 +99,7 @@ final class SignsInFilesTest extends ApiTestCase
             self::assertSame($name.': '.self::CHAINS[$name], $title);
             $signs = $xpath->query('//s:g[@class="tile"]/s:path[@fill="none"]');
             self::assertNotFalse($signs);
-            self::assertSame(($roofs[$name] ?? 0) + ($arrows[$name] ?? 0), $signs->count(), $name);
+            self::assertSame(($roofs[$name] ?? 0) + ($signsBelow[$name] ?? 0), $signs->count(), $name);
         }
     }
 

@@ -72,9 +72,13 @@ final class Chains
 
     private static function landing(Strike $strike, int $kind): Landing
     {
-        $landing = Role::Rear === $strike->role ? Landing::Forward : Landing::Behind;
+        $landing = match (true) {
+            5 === $kind => Landing::HalfWay,
+            Role::Rear === $strike->role => Landing::Forward,
+            default => Landing::Behind,
+        };
 
-        return 3 === $kind && $landing->isOpenTo($strike) ? $landing : Landing::Back;
+        return \in_array($kind, [3, 5], true) && $landing->isOpenTo($strike) ? $landing : Landing::Back;
     }
 
     private static function free(int $rest): FreeStrikes

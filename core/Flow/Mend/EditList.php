@@ -144,7 +144,7 @@ final readonly class EditList
     }
 
     /**
-     * Returns the kick with its foot in front, where a hand follows that may need to be nearer.
+     * Returns the kick with its foot in front or half way, where a hand follows that may need to be nearer.
      *
      * @return list<StrikeItem>
      */
@@ -158,7 +158,7 @@ final readonly class EditList
             && $item->isLegStrike()
             && Landing::Back === $item->landing
             && Landing::Forward->isOpenTo($item->strike)
-                ? [$item->with(landing: Landing::Forward)]
+                ? [$item->with(landing: Landing::Forward), $item->with(landing: Landing::HalfWay)]
                 : [];
     }
 

@@ -8,6 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Edit;
 use Periplus\Core\Combination\EditKind;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Timing\Verdict;
@@ -49,7 +50,7 @@ final readonly class Mend
                 // Another step is no other strike, nor is one that is only tied to the item before or lands otherwise.
                 EditKind::Exchange => !$edit->item instanceof StrikeItem
                 || $edit->item->belongsToBefore()
-                || $edit->item->changesStance()
+                || Landing::Back !== $edit->item->landing
                     ? 0
                     : 1,
                 EditKind::Drop => 2,

@@ -86,11 +86,8 @@ final readonly class MendFinder
         }
         $complete = true;
         if ($pairs && $before > 0) {
-            // Another edit could take away what a strike is tied to.
-            $apart = array_filter(
-                $edits,
-                static fn (Edit $edit): bool => !$edit->item instanceof StrikeItem || !$edit->item->belongsToBefore(),
-            );
+            // Another edit could take away what a strike is newly tied to.
+            $apart = array_filter($edits, static fn (Edit $edit): bool => !self::ties($edit, $chain));
             $search = $this->pairs(
                 $chain,
                 array_values($apart),
@@ -120,6 +117,16 @@ final readonly class MendFinder
             $pairs,
             $complete,
         );
+    }
+
+    /** Tells whether the edit only ties a strike to the item before it. */
+    public static function ties(Edit $edit, Chain $chain): bool
+    {
+        $was = $chain->items[$edit->at] ?? null;
+
+        return $edit->item instanceof StrikeItem
+            && $edit->item->belongsToBefore()
+            && !($was instanceof StrikeItem && $was->belongsToBefore());
     }
 
     /** @return list<int> places of all that could be mended, the heaviest first */

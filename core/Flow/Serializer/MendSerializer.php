@@ -10,6 +10,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Edit;
 use Periplus\Core\Combination\EditKind;
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
@@ -113,6 +114,10 @@ final readonly class MendSerializer
                     move: $named($edit->at - 1),
                 ),
                 $edit->item->legUp => t('the leg stays up before the {strike}', strike: $named($edit->at)),
+                Landing::HalfWay === $edit->item->landing => t(
+                    'the foot comes down half way after the {strike}, so the weight does not go back',
+                    strike: $named($edit->at),
+                ),
                 default => t(
                     'the foot comes down in front after the {strike}; that side leads then',
                     strike: $named($edit->at),

@@ -17,7 +17,7 @@ final readonly class StrikeDocument extends ItemDocument
     public string $effort;
     public bool $feint;
     public bool $joined;
-    /** @var 'back'|'forward'|'behind' */
+    /** @var 'back'|'forward'|'behind'|'halfway' */
     public string $landing;
     public bool $legUp;
 

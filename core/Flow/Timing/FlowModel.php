@@ -534,13 +534,14 @@ final readonly class FlowModel
     }
 
     /**
-     * Returns the range after a strike: a foot that comes down in front or behind takes the body with it, and a rear
-     * kick that comes home leaves the room that it needed.
+     * Returns the range after a strike: a foot that comes down in front or behind takes the body with it, a rear kick
+     * that comes home leaves the room that it needed, and one that comes down half way stays where it struck.
      */
     private function landed(StrikeItem $item, int $range): int
     {
         return match ($item->landing) {
             Landing::Back => $this->comesHome($item) ? max($range, self::STRAIGHTS) : $range,
+            Landing::HalfWay => $range,
             Landing::Forward => self::band($range - 1),
             Landing::Behind => self::band($range + 1),
         };

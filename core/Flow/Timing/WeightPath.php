@@ -99,6 +99,8 @@ final class WeightPath
                 Landing::Back => 0.0,
                 Landing::Forward => $this->athlete->stance,
                 Landing::Behind => -$this->athlete->stance,
+                // One foot goes half a stance ahead, so the middle of both a quarter.
+                Landing::HalfWay => $this->athlete->stance / 4,
             },
         );
     }

@@ -113,6 +113,7 @@ final class ChainTest extends TestCase
     #[TestWith(['1 switch 1 2', ['left', '', 'right', 'left'], 'southpaw'])]
     #[TestWith(['1 shift 1 shift-back 1', ['left', '', 'right', '', 'left'], 'orthodox'])]
     #[TestWith(['14> 1 22> 1', ['right', 'right', 'left', 'left'], 'orthodox'])]
+    #[TestWith(['14_ 1', ['right', 'left'], 'orthodox'])]
     #[TestWith(['(14) 1', ['right', 'left'], 'orthodox'])]
     #[TestWith(['15 1', ['left', 'left'], 'orthodox'])]
     #[TestWith(['slip-lead step-across pivot-out duck', ['left', 'right', 'left', ''], 'orthodox'])]

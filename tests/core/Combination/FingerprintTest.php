@@ -22,6 +22,7 @@ final class FingerprintTest extends TestCase
     #[TestWith(['1 2 3', '1 2 (3)', false, false])]
     #[TestWith(['1 14', '1 +14', false, false])]
     #[TestWith(['14', '14>', false, false])]
+    #[TestWith(['14_', '14>', false, false])]
     #[TestWith(['*2', '*3', false, false])]
     public function testTheSameChainHasTheSameFingerprint(
         string $one,

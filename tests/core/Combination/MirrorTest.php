@@ -136,6 +136,11 @@ final class MirrorTest extends TestCase
         '13 1 2',
         'The rear round kick becomes the lead round kick: that leg is in front already and lands where it left.',
     ]),]
+    #[TestWith([
+        '14_ 1',
+        '13 2',
+        'The rear round kick becomes the lead round kick: that leg is in front already and lands where it left.',
+    ])]
     #[TestWith(['1 switch 1', '2 switch 2', null])]
     public function testTheCarrySaysWhatItReplaced(string $from, string $to, ?string $why): void
     {

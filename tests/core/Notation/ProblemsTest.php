@@ -45,6 +45,7 @@ final class ProblemsTest extends TestCase
         yield 'joins a feint' => ['(1) +14', [[4, 3, '1 +14']]];
         yield 'joins a kick that lands forward' => ['14> +1', [[4, 2, '1 +14']]];
         yield 'lead leg landing forward' => ['1 13>', [[4, 1, '14>']]];
+        yield 'lead leg landing half way' => ['1 13_', [[4, 1, '14_']]];
         yield 'effort on nothing' => ['! 1', [[0, 1, '2!']]];
         yield 'no rear switch kick' => ['rear switch kick', [[0, 16, 'switch kick']]];
         yield 'left cross in orthodox' => ['left cross', [[0, 10, 'jab']]];

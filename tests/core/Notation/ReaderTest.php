@@ -58,6 +58,8 @@ final class ReaderTest extends TestCase
             'spinning back kick, spinning back elbow' => '18 38',
             'lead upward elbow rear knee' => '33 22',
             '14> 1' => '14> 1',
+            '14_ 3' => '14_ 3',
+            '(14_) 3' => '(14_) 3',
             'rear knee landing forward' => '22>',
             '3 body' => '3b',
             '1 beat 2' => '1 / 2',

@@ -154,6 +154,7 @@ final class SpokenVariants
             Landing::Back => '',
             Landing::Forward => $this->one([' landing forward', ' and set it down in front', ' landing in front']),
             Landing::Behind => $this->one([' landing behind', ' and put it down behind', ' set down behind']),
+            Landing::HalfWay => $this->one([' landing halfway', ' and land half way', ' put down half way']),
         };
         $legUp = $item->legUp ? $this->one([' with the leg still up', ' without putting the foot down']) : '';
 

@@ -206,6 +206,8 @@ final class SearchReaderTest extends TestCase
                 '/ 1 *2 3',
                 '1 +14h exit',
                 '1 14> 2',
+                '(13<) 1',
+                '(14_) 3',
                 '2 exit',
                 'exit 1',
                 'step-out 14 circle-lead exit',

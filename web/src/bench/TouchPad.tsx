@@ -36,6 +36,11 @@ const LEG_SIGNS = [
   { sign: "^", name: t`leg up`, does: t`The leg stays up from the last kick to the next` },
   { sign: ">", name: t`in front`, does: t`The foot of the last kick, of the rear leg, comes down in front` },
   { sign: "<", name: t`behind`, does: t`The foot of the last kick, of the lead leg, comes down behind` },
+  {
+    sign: "_",
+    name: t`half way`,
+    does: t`The foot of the last kick, of the rear leg, comes down short of where it left`,
+  },
 ];
 
 interface Props {

@@ -152,6 +152,8 @@ final class MendFinderTest extends TestCase
             '(3) 3 5',
             '14> 4',
             'exit 38b 34!',
+            'block-lead 31~ +11!',
+            '14_ 31',
         ]);
         $found = 0;
         foreach ($chains as $chain) {
@@ -227,8 +229,13 @@ final class MendFinderTest extends TestCase
                 $mends[] = $mend;
             }
         }
-        foreach ($edits as $index => $first) {
-            foreach ($edits as $other => $second) {
+        // A strike that is newly tied to the item before it is an edit alone.
+        $apart = array_filter(
+            $edits,
+            static fn (Edit $edit): bool => !MendFinder::ties($edit, $result->inStance->chain),
+        );
+        foreach ($apart as $index => $first) {
+            foreach ($apart as $other => $second) {
                 if (!$first->mayPrecede($second)) {
                     continue;
                 }
