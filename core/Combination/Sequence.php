@@ -12,9 +12,9 @@ use Periplus\Core\Technique\Target;
  * move its sign (a small letter and a digit); a comma for a beat; for free strikes "@", a byte from 128 up, their count
  * and their target; for free strikes with a choice "$", their count, and four bytes from 128 up for the choice.
  * Prefixes, in this order: "=" joined or "^" leg still up, "~" feinted, "!" lands forward, "<" behind or "|" half way.
- * Effort is left out. No code is the beginning of another, so one sequence is a prefix of another exactly when its chain begins the
- * other chain; and the first byte of a code never occurs elsewhere before a digit, so that a code is only found where
- * an item is.
+ * Effort is left out. No code is the beginning of another, so one sequence is a prefix of another exactly when its
+ * chain begins the other chain; and the first byte of a code never occurs elsewhere before a digit, so that a code is
+ * only found where an item is.
  */
 final readonly class Sequence
 {

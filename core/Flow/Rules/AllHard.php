@@ -26,7 +26,7 @@ final readonly class AllHard implements Rule
             title: t('Nothing accelerates'),
             reason: t(
                 'The last strike is the hard one; those before it are quick and keep the opponent busy. If everything '
-                .'is hard, nothing is. Chains without a hard strike are left alone.',
+                .'is hard, nothing is. Chains without a hard strike, and one technique by itself, are left alone.',
             ),
             shows: new RuleExample('1! 2! 3!'),
             doesNotShow: new RuleExample('1~ 2 3!'),
@@ -47,6 +47,7 @@ final readonly class AllHard implements Rule
             HardStrikes::Every === $context->options->rules->schools->hardStrikes
             || \count($efforts) < 2
             || [] === $hard
+            || $this->isOneTechnique($context)
             || Accelerates::holds($efforts)
         ) {
             return [];
@@ -61,5 +62,14 @@ final readonly class AllHard implements Rule
                 ),
             ),
         ];
+    }
+
+    /** Tells whether one technique is practised. */
+    private function isOneTechnique(RuleContext $context): bool
+    {
+        return 1
+            === \count(
+                array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->id, $context->delivered)),
+            );
     }
 }

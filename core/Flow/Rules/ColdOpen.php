@@ -52,8 +52,8 @@ final readonly class ColdOpen implements Rule
             new RuleMatch(
                 0,
                 t(
-                    'The chain opens with the {strike}. A jab, a feint, a push kick or a move before it finds the '
-                        .'range.',
+                    'The chain opens with the {strike}, which is seen from outside and meets a straight counter. Find '
+                        .'the range first: a jab, a feint, a push kick or a move.',
                     strike: $first->strike->name,
                 ),
             ),

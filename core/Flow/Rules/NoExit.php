@@ -51,7 +51,9 @@ final readonly class NoExit implements Rule
             && $this->matters($context);
         $strike = $context->strikes[array_key_last($context->strikes) ?? -1] ?? null;
         $message = match ($context->options->rules->schools->ending) {
-            Ending::Move => $stands ? t('No exit after the last strike. Exit, pivot, roll or step.') : null,
+            Ending::Move => $stands
+                ? t('The chain ends standing where the answer comes. Exit, pivot, roll or step after it.')
+                : null,
             Ending::Kick => null !== $strike && Limb::Leg !== $strike->strike->limb
                 ? t('The last strike is the {strike}; this gym finishes with a kick.', strike: $strike->strike->name)
                 : null,

@@ -47,7 +47,11 @@ final readonly class OneHeight implements Rule
             ? [
                 new RuleMatch(
                     null,
-                    t('All {count} strikes go to the {heights}.', count: $count, heights: implode('', $heights)),
+                    t(
+                        'All {count} strikes go to the {height}, and the guard can stay there. Change the level once.',
+                        count: $count,
+                        height: implode('', $heights),
+                    ),
                 ),
             ]
             : [];

@@ -63,7 +63,8 @@ final readonly class Overcommitted implements Rule
                 yield new RuleMatch(
                     $run[\count($run) - 1],
                     t(
-                        '{count} strikes in a row drive the weight over the {way} foot and nothing brings it back.',
+                        '{count} strikes in a row drive the weight over the {way} foot and nothing brings it back. '
+                            .'Put a strike of the other side, a slip or a step between.',
                         count: \count($run),
                         way: $way,
                     ),

@@ -52,10 +52,11 @@ final readonly class RangeJump implements Rule
                 yield new RuleMatch(
                     $link->to,
                     t(
-                        'The {strike} is {bands} ranges {direction}. Put {fix} before it.',
+                        'The {strike} works {bands} ranges {direction} and {fails}. Put {fix} before it.',
                         strike: $item->strike->name,
                         bands: $link->bands,
                         direction: $nearer ? 'nearer' : t('further out'),
+                        fails: $nearer ? t('falls short') : t('has no room'),
                         fix: $nearer
                             ? ($link->bands < self::BANDS_TOO_FAR
                                 ? t('a step in')

@@ -64,7 +64,12 @@ final readonly class SameSideRun implements Rule
                 $role = $context->strikes[$run[0]]->strike->role->value;
                 yield new RuleMatch(
                     $run[0],
-                    t('{count} strikes in a row come from the {role} side.', count: \count($run), role: $role),
+                    t(
+                        '{count} strikes in a row come from the {role} side: the hips cannot turn further, and that '
+                            .'side is open. Put a strike of the other side between.',
+                        count: \count($run),
+                        role: $role,
+                    ),
                 );
             }
         }

@@ -65,7 +65,7 @@ final readonly class StaticHead implements Rule
                     $run[0],
                     t(
                         '{count} strikes in a row, jabs not counted, and the head never leaves its line: a counter '
-                            .'hook finds it.',
+                            .'hook finds it. Slip, roll or step in between.',
                         count: \count($run),
                     ),
                     onlyTip: !$context->medium()->opponent || $this->isVolume($context, $run),

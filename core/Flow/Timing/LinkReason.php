@@ -17,6 +17,8 @@ final readonly class LinkReason
 {
     /** Share of the longest part from which the second one is named too. */
     private const MIN_SHARE_OF_SECOND = 0.2;
+    /** Share of the weight to either side of one half that counts as even. */
+    private const EVEN = 0.03;
 
     /**
      * @param list<Item> $items of the chain, as far as the later item of the link
@@ -65,7 +67,7 @@ final readonly class LinkReason
             return t(
                 '{hips} and {weight}{since}; the {again} needs time to reset weight and hips.',
                 hips: ucfirst($this->hips($item)),
-                weight: $this->weight($item),
+                weight: $this->weight(),
                 since: $this->since($state->turnBy),
                 again: $this->again($item, $state->turnBy),
             );
@@ -75,7 +77,7 @@ final readonly class LinkReason
                 Cause::Limb => $this->limb($item),
                 Cause::Load => t(
                     '{weight}{since}; the {again} needs it {word}',
-                    weight: $this->weight($item),
+                    weight: $this->weight(),
                     since: $this->since($state->loadBy),
                     again: $this->again($item, $state->loadBy),
                     word: $state->catalogue->strikes[$item->strike->id]->needsLoad->gap($state->load) > 0
@@ -103,7 +105,6 @@ final readonly class LinkReason
     {
         $state = $this->state;
         $name = $item->name();
-        $weight = $state->load > 0.5 ? 'front' : 'back';
         $clauses = array_map(
             fn (string $cause): string => match (Cause::from($cause)) {
                 Cause::Head => t(
@@ -117,8 +118,10 @@ final readonly class LinkReason
                     name: $name,
                 ),
                 default => t(
-                    'the weight is still over the {weight} foot{since}; the {name} needs it off that foot',
-                    weight: $weight,
+                    '{even, select, yes {{weight}{since}; the {name} needs it over one} '
+                        .'other {{weight}{since}; the {name} needs it off that foot}}',
+                    even: abs($state->load - 0.5) > self::EVEN ? 'no' : 'yes',
+                    weight: $this->weight(),
                     since: $this->since($state->loadBy),
                     name: $name,
                 ),
@@ -161,13 +164,13 @@ final readonly class LinkReason
         return t('the {role} hand is still on its way back', role: $role).$again;
     }
 
-    private function weight(StrikeItem $item): string
+    private function weight(): string
     {
-        $state = $this->state;
-
-        return $state->catalogue->strikes[$item->strike->id]->needsLoad->gap($state->load) > 0
-            ? t('the weight is still over the front foot')
-            : t('the weight is still over the back foot');
+        return match (true) {
+            $this->state->load > 0.5 + self::EVEN => t('the weight is still over the front foot'),
+            $this->state->load < 0.5 - self::EVEN => t('the weight is still over the back foot'),
+            default => t('the weight is on both feet'),
+        };
     }
 
     private function hips(StrikeItem $item): string
@@ -205,25 +208,25 @@ final readonly class LinkReason
         }
         if (1 === $bands && $nearer && $this->state->goesBackFrom($item)) {
             return t(
-                'the rear foot has come home and the weight with it; the {strike} works one range nearer, which needs '
-                    .'a step in or a foot that comes down in front, where a straight would reach',
+                'the rear foot has come home and the weight with it, and the {strike} works one range nearer: step in, '
+                    .'set the foot down in front or half way, or throw a straight, which reaches',
                 strike: $item->strike->name,
             );
         }
         if (1 === $bands) {
-            return t(
-                'the {strike} works one range {where}, which the athlete drifts',
-                strike: $item->strike->name,
-                where: $where,
-            );
+            return $nearer
+                ? t('the {strike} works one range nearer; the athlete drifts in', strike: $item->strike->name)
+                : t('the {strike} works one range further out; the athlete drifts out', strike: $item->strike->name);
         }
 
         return t(
-            'the {strike} works {bands} ranges {where} than the {before} leaves; that needs {word}',
+            'the {strike} works {bands} ranges {where} than {place}; that needs {word}',
             strike: $item->strike->name,
             bands: $bands,
             where: $where,
-            before: $before->name(),
+            place: $before instanceof MoveItem && $before->move->isStart()
+                ? t('where the chain begins')
+                : t('the {item} leaves', item: $before->name()),
             word: $nearer ? (2 === $bands ? t('a step in') : t('steps in')) : t('a step back or a push'),
         );
     }

@@ -108,7 +108,7 @@ final class ChainTimingTest extends TestCase
         'The weight is still over the front foot from the cross; the lead round kick needs it further back.',
     ]),]
     #[TestWith(['2 14l', 'turn', 'The hips are still through from the cross; the rear round kick needs them back.'])]
-    #[TestWith(['slip-lead 3', 'range', 'The lead hook works one range nearer, which the athlete drifts.'])]
+    #[TestWith(['slip-lead 3', 'range', 'The lead hook works one range nearer; the athlete drifts in.'])]
     #[TestWith(['13 +14', 'feet', 'The other leg is still in the air; the rear round kick needs a foot to stand on.'])]
     public function testEachCauseIsNamedInWords(string $chain, string $cause, string $reason): void
     {

@@ -123,6 +123,7 @@ final class RulesTest extends TestCase
     #[TestWith(['all-hard', '1 2! 3', [null]])]
     #[TestWith(['all-hard', '1~ 2~ 1~ 2~', []])]
     #[TestWith(['all-hard', '1~ 2! 3~', [null]])]
+    #[TestWith(['all-hard', '14! 14! 14!', []])]
     #[TestWith(['accelerates', '1 2 3!', [2]])]
     #[TestWith(['head-then-body', '1 slip-lead 3b', [2]])]
     #[TestWith(['body-then-head', '(1b) 2', []])]

@@ -56,7 +56,7 @@ final class SeamsTest extends TestCase
             'message',
         );
         $said = '1 3 4 3 4 3: 5 strikes in a row, jabs not counted, and the head never leaves its line: a counter hook '
-            .'finds it.';
+            .'finds it. Slip, roll or step in between.';
 
         self::assertContains($said, $problems('technique'));
         self::assertNotContains($said, $problems('power'));
