@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Drill\RoundStance;
 use Periplus\Core\Technique\Medium;
@@ -17,6 +18,7 @@ final readonly class Round
      *                  tracks have patterns of their own
      * @param array<int, Lane> $lanes by the place of the track; where a track is not named, or there are none,
      *                                `$everybody` counts
+     * @param Purpose|null $purpose what it is for; null when nothing was said
      * @param bool $moves whether athletes move on after each round; otherwise they stay in place
      */
     public function __construct(
@@ -27,6 +29,7 @@ final readonly class Round
         public int $times,
         public RoundStance $stance,
         public Medium $medium,
+        public ?Purpose $purpose,
         public bool $moves,
         public bool $lastTen,
         public string $note,
@@ -89,6 +92,7 @@ final readonly class Round
             times: $this->times,
             stance: $this->stance,
             medium: $this->medium,
+            purpose: $this->purpose,
             moves: $this->moves,
             lastTen: $this->lastTen,
             note: $this->note,

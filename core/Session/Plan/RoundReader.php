@@ -111,6 +111,7 @@ final readonly class RoundReader
             times: $times,
             stance: $stance,
             medium: $medium,
+            purpose: $purpose,
             moves: $fields->flag('moves', false),
             lastTen: $fields->flag('lastTen', true),
             note: $fields->text('note', t('A note'), 1000),

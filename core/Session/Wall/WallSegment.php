@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Wall;
 
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Session\Drill\RoundStance;
 use Periplus\Core\Session\Plan\Block;
 use Periplus\Core\Session\Plan\Round;
@@ -24,6 +25,7 @@ final readonly class WallSegment
     public ?string $drill;
     public ?string $title;
     public ?Medium $medium;
+    public ?Purpose $purpose;
     public bool $moves;
     public string $note;
     public ?RoundStance $stance;
@@ -40,6 +42,7 @@ final readonly class WallSegment
         $this->drill = $drill?->id;
         $this->title = $drill?->title;
         $this->medium = $round?->medium;
+        $this->purpose = $round?->purpose;
         $this->moves = $round->moves ?? false;
         $this->note = implode(' · ', array_diff([$round->note ?? '', $segment->set->note ?? ''], ['']));
         $this->stance = $round?->stance;

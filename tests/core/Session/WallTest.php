@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Core\Session;
 
+use Periplus\Core\Flow\Options\Purpose;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Programme\Amendment;
@@ -46,6 +47,14 @@ final class WallTest extends TestCase
             'jab, cross, lead hook',
             (new Speech(Numbering::named('hands')))->chain(Chains::read('1 2 3')),
         );
+    }
+
+    public function testASegmentSaysWhatItsRoundIsFor(): void
+    {
+        $purposes = array_column(self::document()->segments, 'purpose', 'drill');
+
+        self::assertSame(Purpose::Speed, $purposes['ladder']);
+        self::assertNull($purposes['calls']);
     }
 
     public function testEveryCueThatIsHeardIsSeen(): void
@@ -225,6 +234,7 @@ final class WallTest extends TestCase
                     [
                         'seconds' => 90,
                         'rest' => 30,
+                        'purpose' => 'speed',
                         'sets' => [['drill' => 'ladder', 'combinations' => ['1 2 3b'], 'parameters' => ['rung' => 10]]],
                     ],
                     ['seconds' => 60, 'sets' => [['drill' => 'themes', 'combinations' => []]]],

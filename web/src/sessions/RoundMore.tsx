@@ -3,16 +3,8 @@ import { Trans } from "@lingui/react/macro";
 import { Flex, Input, Select } from "antd";
 import { bounds } from "../api/bounds";
 import type { PlanRound } from "../api/schema";
-import { labelOf, MEDIA } from "../ui/words";
+import { labelOf, MEDIA, PURPOSES } from "../ui/words";
 import { usePlanContext } from "./planContext";
-
-const PURPOSES = [
-  { value: "", label: t`no purpose` },
-  { value: "technique", label: t`technique` },
-  { value: "speed", label: t`speed` },
-  { value: "power", label: t`power` },
-  { value: "conditioning", label: t`conditioning` },
-];
 
 interface Props {
   round: PlanRound;
@@ -41,7 +33,7 @@ export function RoundMore({ round, onPut }: Props) {
         size="small"
         value={round.purpose ?? ""}
         aria-label={t`What the round is for`}
-        options={PURPOSES}
+        options={[{ value: "", label: t`no purpose` }, ...PURPOSES]}
         onChange={(purpose) => onPut({ purpose: purpose === "" ? undefined : (purpose as PlanRound["purpose"]) })}
         popupMatchSelectWidth={false}
         getPopupContainer={(node) => node.parentElement ?? document.body}

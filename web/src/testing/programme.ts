@@ -46,6 +46,7 @@ export function segment(
     drill: kind === "work" ? "repeat" : null,
     title: kind === "work" ? "Repeat" : null,
     medium: "bag",
+    purpose: null,
     moves: false,
     note: "",
     stance: "own",

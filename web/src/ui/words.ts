@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import type { Coach, Course, FileFormat, Finding, Limb, Rules, Stance, Verdict } from "../api/client";
-import type { PlanBlock } from "../api/schema";
+import type { PlanBlock, PlanRound } from "../api/schema";
 
 /** The formats for export and import of the library, simplest first. */
 export const FILE_FORMATS: Record<FileFormat, { name: string; keeps: string; reads: string }> = {
@@ -43,6 +43,14 @@ export const BLOCK_KINDS: { value: PlanBlock["kind"]; label: string }[] = [
   { value: "conditioning", label: t`conditioning` },
   { value: "cool-down", label: t`cool-down` },
   { value: "talk", label: t`talk` },
+];
+
+/** What a round is for. */
+export const PURPOSES: { value: NonNullable<PlanRound["purpose"]>; label: string }[] = [
+  { value: "technique", label: t`technique` },
+  { value: "speed", label: t`speed` },
+  { value: "power", label: t`power` },
+  { value: "conditioning", label: t`conditioning` },
 ];
 
 /** Returns the word for one of several choices. */

@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import type { Programme, ScreenRun } from "../api/client";
 import { QrCode } from "../ui/QrCode";
+import { labelOf, PURPOSES } from "../ui/words";
 import { MovingLine } from "./MovingLine";
 import { numbersOf, standingAt, type TrackMoment } from "./moment";
 import { Picture } from "./Picture";
@@ -30,6 +31,8 @@ export function SharedTrackView({
   const start = cue?.atMs ?? 0;
   // Without anything else to show, the time takes all the space.
   const onlyTime = chain === null && (cue === null || cue.short === "free");
+  const { purpose, title } = moment.segment ?? {};
+  const below = [purpose ? labelOf(PURPOSES, purpose) : "", title ?? ""].filter(Boolean).join(" · ");
   return (
     <div
       className={`wall wall-${moment.kind} ${moment.lastTen ? "is-last" : ""} ${stopped ? "is-stopped" : ""} ${onlyTime ? "is-time" : ""}`}
@@ -37,7 +40,7 @@ export function SharedTrackView({
       <header className="wall-head">
         <span className="wall-title">
           {moment.title}
-          {moment.segment?.title && moment.kind === "work" && <small>{moment.segment.title}</small>}
+          {below && moment.kind === "work" && <small>{below}</small>}
         </span>
         <strong className="wall-state">{stateWord(moment, stopped)}</strong>
       </header>

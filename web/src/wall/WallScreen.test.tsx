@@ -70,7 +70,7 @@ beforeEach(() => {
   );
   localStorage.clear();
   plays = programme(
-    [segment(0, 120, "work"), segment(120, 150, "rest")],
+    [segment(0, 120, "work", { purpose: "power" }), segment(120, 150, "rest")],
     [
       cue(0, "bell", { text: "Round 1 of 2" }),
       shows(0, "show", { text: "1 2", chain: 0, reminders: ["chin down"] }),
@@ -99,7 +99,15 @@ const main = () => document.querySelector("main")?.textContent ?? "";
 test("during work the wall shows the time, the numbers, the words of both stances and a reminder", async () => {
   await at(19_700);
   expect(main()).toContain("1:40");
-  for (const text of ["Round 1 of 2", "Work", "1 2", "left jab, right cross", "right jab, left cross", "chin down"]) {
+  for (const text of [
+    "Round 1 of 2",
+    "power · Repeat",
+    "Work",
+    "1 2",
+    "left jab, right cross",
+    "right jab, left cross",
+    "chin down",
+  ]) {
     expect(main()).toContain(text);
   }
 });
