@@ -17,7 +17,8 @@ final readonly class ShownVerdict
     public Verdict $from;
     public Verdict $to;
 
-    public function __construct(ChangedVerdict $changed, public string $text)
+    /** @param string|null $why what the check says of it after an update; null in a preview */
+    public function __construct(ChangedVerdict $changed, public string $text, public ?string $why = null)
     {
         $this->id = $changed->id;
         $this->name = $changed->name;

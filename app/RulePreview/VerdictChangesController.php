@@ -50,7 +50,7 @@ final readonly class VerdictChangesController
                 'total' => $update->total(),
                 'changes' => VerdictCount::all($changed),
                 'changed' => array_map(
-                    fn (ChangedVerdict $one): UpdatedVerdict => $this->shown($one, $update->rules(), $numbering),
+                    fn (ChangedVerdict $one): ShownVerdict => $this->shown($one, $update->rules(), $numbering),
                     \array_slice($changed, 0, self::MAX_LISTED),
                 ),
             ];
@@ -68,9 +68,9 @@ final readonly class VerdictChangesController
         return new Response(null, 204);
     }
 
-    private function shown(ChangedVerdict $changed, HouseRules $rules, Numbering $numbering): UpdatedVerdict
+    private function shown(ChangedVerdict $changed, HouseRules $rules, Numbering $numbering): ShownVerdict
     {
-        return new UpdatedVerdict(
+        return new ShownVerdict(
             $changed,
             $this->lines->text($changed->notation, $changed->stance, $numbering),
             $this->why($changed, $rules),

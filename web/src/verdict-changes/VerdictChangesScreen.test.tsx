@@ -22,6 +22,7 @@ afterEach(() => {
 const CLOSE = {
   id: 4,
   name: "Close",
+  notation: "1 14l 3",
   text: "1 14l 3",
   stance: "orthodox" as const,
   from: "flows" as const,
