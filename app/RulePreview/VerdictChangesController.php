@@ -44,6 +44,11 @@ final readonly class VerdictChangesController
         $updates = [];
         foreach ($this->previews->updates() as $update) {
             $changed = $this->previews->changed($update);
+            // They come by name; what needs a look first comes first.
+            usort(
+                $changed,
+                static fn (ChangedVerdict $one, ChangedVerdict $other): int => $other->to->rank() <=> $one->to->rank(),
+            );
             $updates[] = [
                 'id' => $update->id(),
                 'rules' => $update->rules()->id,

@@ -60,6 +60,7 @@ test("what changed and why is listed, and the head coach accepts it", async () =
   expect(screen.getByRole("heading", { name: "Kickboxing rules: 1 of 30 changed" })).toBeTruthy();
   expect(screen.getByRole("link", { name: "Close" }).getAttribute("href")).toBe("/combinations/4");
   expect(screen.getByText("The rear foot has come home.")).toBeTruthy();
+  expect(document.querySelector(".verdict-counts")?.textContent).toBe("1 ● flows → ▲ reload");
   fireEvent.click(screen.getByRole("button", { name: "Accept these verdicts" }));
   await waitFor(() => expect(asked.some((question) => question.method === "POST")).toBe(true));
   expect(asked.find((question) => question.method === "POST")?.path).toBe("/api/verdict-changes/7/accept");

@@ -69,6 +69,13 @@ function UpdatePanel({ update }: { update: Update }) {
         )}
       </Flex>
       <Failure error={accept.error} />
+      <p className="verdict-counts">
+        {update.changes.map(({ from, to, count }) => (
+          <span key={`${from} ${to}`} className="verdict-change">
+            {count} <VerdictMark verdict={from} /> <span aria-hidden="true">→</span> <VerdictMark verdict={to} />
+          </span>
+        ))}
+      </p>
       <ul className="verdict-change-list">
         {update.changed.map((one) => (
           <li key={one.id}>
@@ -85,7 +92,7 @@ function UpdatePanel({ update }: { update: Update }) {
       </ul>
       {update.changed.length < count && (
         <p className="small">
-          <Trans>The first {update.changed.length} by name.</Trans>
+          <Trans>The first {update.changed.length}, the worst first.</Trans>
         </p>
       )}
     </section>
