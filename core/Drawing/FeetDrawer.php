@@ -19,6 +19,8 @@ final readonly class FeetDrawer
 {
     /** Length of a step, in drawing units. */
     private const STEP = 11.0;
+    /** How far each foot is from the middle, along the line of the chain. */
+    private const HALF_STANCE = 15.0;
     /** How many steps the feet go ahead where the stance changes. */
     private const CHANGE = 0.6;
     /** Distances from the left edge: closer to the pair at the start the next one could not be distinguished. */
@@ -93,7 +95,7 @@ final readonly class FeetDrawer
             soles: $this->soles(
                 $changes ? $before->other() : $before,
                 Feet::Cross === $this->feet($item),
-                $this->isHalfWay($item) ? 15.0 : 0.0,
+                $this->isHalfWay($item) ? self::HALF_STANCE : 0.0,
             ),
         );
     }
@@ -112,9 +114,15 @@ final readonly class FeetDrawer
         $isLeftInFront = Stance::Orthodox === $stance;
 
         return [
-            new DrawnSole(15.0, Rounding::units(8 * $up), Rounding::units(6 * $up), $isLeftInFront, Role::Lead),
             new DrawnSole(
-                $ahead - 15.0,
+                self::HALF_STANCE,
+                Rounding::units(8 * $up),
+                Rounding::units(6 * $up),
+                $isLeftInFront,
+                Role::Lead,
+            ),
+            new DrawnSole(
+                $ahead - self::HALF_STANCE,
                 Rounding::units(-8 * $up),
                 Rounding::units(-38 * $up),
                 !$isLeftInFront,

@@ -117,14 +117,19 @@ final readonly class LinkReason
                     foot: $item->move->foot->value ?? '',
                     name: $name,
                 ),
-                default => t(
-                    '{even, select, yes {{weight}{since}; the {name} needs it over one} '
-                        .'other {{weight}{since}; the {name} needs it off that foot}}',
-                    even: abs($state->load - 0.5) > self::EVEN ? 'no' : 'yes',
-                    weight: $this->weight(),
-                    since: $this->since($state->loadBy),
-                    name: $name,
-                ),
+                default => abs($state->load - 0.5) > self::EVEN
+                    ? t(
+                        '{weight}{since}; the {name} needs it off that foot',
+                        weight: $this->weight(),
+                        since: $this->since($state->loadBy),
+                        name: $name,
+                    )
+                    : t(
+                        '{weight}{since}; the {name} needs it over one of them',
+                        weight: $this->weight(),
+                        since: $this->since($state->loadBy),
+                        name: $name,
+                    ),
             },
             $causes,
         );
