@@ -33,7 +33,7 @@ test("every sign of the legend is drawn like the core draws it, with its meaning
   expect(drawn(/a feint/)?.querySelector(".tile-feint")).toBeTruthy();
   expect(drawn(/thrown hard/)?.querySelector(".tile-hard")).toBeTruthy();
   expect(drawn(/thrown lightly/)?.querySelector(".tile-light")).toBeTruthy();
-  for (const sign of [/comes down in front/, /comes down behind/, /leg has stayed up/]) {
+  for (const sign of [/comes down in front/, /comes down behind/, /comes down half way/, /leg has stayed up/]) {
     expect(drawn(sign)?.querySelector(".leg-sign")).toBeTruthy();
   }
   expect(drawn(/a move of the head/)?.querySelector(".glyph")).toBeTruthy();

@@ -3,7 +3,7 @@ import { server } from "../api/client";
 import { ItemSign } from "./ItemSign";
 
 /** A line that contains every sign once; the legend explains its items, without those that only lead to the next. */
-const SAMPLE = "1 2 (3) 4! 5~ slip-lead / 14> 13< 14_ / 14l ^14h *3";
+const SAMPLE = "1 2 (3) 4! 5~ slip-lead / 14> 13< 14_ 14l ^14h *3";
 const SIGNS = [
   t`Light, with a point: the lead side strikes.`,
   t`Solid, square: the rear side strikes.`,
@@ -15,7 +15,6 @@ const SIGNS = [
   t`Arrow to the right, “>”: the kicking foot comes down in front, so the stance changes.`,
   t`Arrow to the left, “<”: the foot of the lead leg comes down behind, so the stance changes.`,
   t`Line, “_”: the foot of the rear leg comes down half way, so the weight does not go back.`,
-  null,
   null,
   t`Roof, “^” before a number: the leg has stayed up since the kick before it.`,
   t`Free strikes, as many as the number says; “(1,2)” after the star names which.`,
