@@ -15,7 +15,7 @@ use Periplus\Core\Technique\Stance;
 /**
  * How usual it is that one item follows another: counted in the chains that coaches call, which ship with the program
  * (common practice, no source), and in the library and the logbook of a gym. The start and the end of a chain count as
- * items, too; efforts do not count.
+ * items, too; efforts and a foot that comes down half way do not.
  *
  * What was never counted is still possible: the share of an item after the last two is mixed with its share after the
  * last one, and that with its share among all items (linear interpolation of n-grams, Jelinek and Mercer 1980, with the
@@ -82,7 +82,7 @@ final readonly class Usage
         [$links, $triples, $items] = [[], [], []];
         foreach ($sequences as [$codes, $times]) {
             [$last, $before] = [self::EDGE, self::EDGE];
-            foreach ([...$codes, self::EDGE] as $code) {
+            foreach ([...array_map(self::plain(...), $codes), self::EDGE] as $code) {
                 $items[$code] = ($items[$code] ?? 0.0) + $times;
                 $links[$before][$code] = ($links[$before][$code] ?? 0.0) + $times;
                 $triples[$last.$before][$code] = ($triples[$last.$before][$code] ?? 0.0) + $times;
@@ -143,7 +143,7 @@ final readonly class Usage
     {
         $bits = 0.0;
         [$last, $before] = [self::EDGE, self::EDGE];
-        foreach ([...Sequence::of($chain)->items, self::EDGE] as $code) {
+        foreach ([...array_map(self::code(...), $chain->items), self::EDGE] as $code) {
             $bits -= log($this->shareOf($last, $before, $code), 2);
             [$last, $before] = [$before, $code];
         }
@@ -173,7 +173,13 @@ final readonly class Usage
 
     private static function code(?Item $item): string
     {
-        return null === $item ? self::EDGE : Sequence::item($item);
+        return null === $item ? self::EDGE : self::plain(Sequence::item($item));
+    }
+
+    /** Returns the code of a kick that comes down half way as that of the kick. */
+    private static function plain(string $code): string
+    {
+        return str_replace(Sequence::HALF_WAY, '', $code);
     }
 
     /**

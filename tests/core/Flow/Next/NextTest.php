@@ -27,6 +27,20 @@ final class NextTest extends TestCase
 {
     use TestTrait;
 
+    public function testAKickWhoseFootComesDownHalfWayIsAsUsualAsTheKick(): void
+    {
+        $usage = Usage::shipped('kickboxing');
+
+        self::assertSame(
+            $usage->surprise(Chains::read('1 2 14l 2')),
+            $usage->surprise(Chains::read('1 2 14l_ 2')),
+        );
+        self::assertGreaterThan(
+            $usage->surprise(Chains::read('1 2 14l 2')),
+            $usage->surprise(Chains::read('1 2 14l> 2')),
+        );
+    }
+
     public function testAfterACrossTheLeadHookComesBeforeAnotherCross(): void
     {
         $keys = array_map(static fn (Continuation $next): string => $next->item->key(), self::after('1 2'));
