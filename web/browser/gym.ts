@@ -71,8 +71,7 @@ export async function signIn(page: Page, coach: { email: string; password: strin
   if (known) {
     await expect(signedIn.or(page.getByLabel("E-mail")).first()).toBeVisible();
     if (await signedIn.isVisible()) {
-      // Keys are heard once the first screen stands there.
-      await expect(page.locator("h1").first()).toBeVisible();
+      await firstScreen(page);
       return;
     }
   }
@@ -81,7 +80,11 @@ export async function signIn(page: Page, coach: { email: string; password: strin
   await page.getByRole("button", { name: "Sign in" }).click();
   await expect(signedIn).toBeVisible();
   sessions.set(coach.email, await page.context().cookies());
+  await firstScreen(page);
 }
+
+/** Keys are heard once the first screen stands there. */
+const firstScreen = (page: Page) => expect(page.locator("h1").first()).toBeVisible();
 
 export async function signOut(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Sign out" }).click();
