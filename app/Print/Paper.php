@@ -7,15 +7,16 @@ namespace Periplus\App\Print;
 use Periplus\App\Combination\CombinationContent;
 use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\LineRenderer;
+use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\PlainText;
 use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Flow\Rules\BuiltInHouseRules;
-use Periplus\Core\Flow\Serializer\CheckDocument;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Flow\Serializer\MirrorChangeDocument;
 use Periplus\Core\Flow\Serializer\StanceDocument;
+use Periplus\Core\Flow\Timing\FlowModel;
+use Periplus\Core\Flow\Timing\Seam;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
@@ -51,6 +52,7 @@ final readonly class Paper
         private CheckSerializer $serializer,
         private LineRenderer $lines,
         private Reader $reader,
+        private GymHouseRules $rules,
     ) {
     }
 
@@ -82,7 +84,10 @@ final readonly class Paper
     {
         $content = $row->content;
         $drawn = $this->lines->render($content, $numbering, LineSize::Full);
-        $document = $this->check($content);
+        $document = $this->serializer->serialize(
+            $this->reader->readText(new ChainText($content->notation, $content->stance)),
+            new CheckOptions($this->rules->named($content->rules)),
+        );
         $stances = $document->stances ?? [];
 
         $this->write($pdf, Sheet::NUMBERS, 30, $content->name, 190);
@@ -147,9 +152,9 @@ final readonly class Paper
             }
             $pdf->Ln(2);
         }
-        $loop = self::asALoop($document);
-        if ('' !== $loop) {
-            $this->write($pdf, Sheet::WORDS, 9.5, $loop.' '.$document->loop?->reason, 255);
+        $waits = $this->waitingSeam($content);
+        if (null !== $waits) {
+            $this->write($pdf, Sheet::WORDS, 9.5, self::asALoop($waits).' '.$waits->reason(), 255);
             $pdf->Ln(2);
         }
         $this->write($pdf, Sheet::NUMBERS, 14, t('Note'), 255);
@@ -206,16 +211,16 @@ final readonly class Paper
                 $column = 1 - $column;
                 $y = $top;
             }
+            $waits = $this->waitingSeam($row->content);
             $x = self::MARGIN + $column * ($width + self::MARGIN);
             $pdf->setXY($x, $y);
             $this->write(
                 $pdf,
                 Sheet::NUMBERS,
                 13,
-                implode(' ', array_filter([
-                    $row->content->name.(Stance::Southpaw === $row->content->stance ? ' (southpaw)' : ''),
-                    self::asALoop($this->check($row->content)),
-                ], static fn (string $part): bool => '' !== $part)),
+                $row->content->name
+                    .(Stance::Southpaw === $row->content->stance ? ' (southpaw)' : '')
+                    .(null === $waits ? '' : ' '.self::asALoop($waits)),
                 90,
                 $width,
             );
@@ -228,22 +233,26 @@ final readonly class Paper
         return $pdf->Output('', 'S');
     }
 
-    private function check(CombinationContent $content): CheckDocument
+    /** Returns the link from the end of a chain back to its start under the gym's rules; null when it flows. */
+    private function waitingSeam(CombinationContent $content): ?Seam
     {
-        return $this->serializer->serialize(
-            $this->reader->readText(new ChainText($content->notation, $content->stance)),
-            new CheckOptions(BuiltInHouseRules::named($content->rules)),
-        );
+        $chain = $this->reader->readStored($content->notation, $content->stance)?->chain;
+        if (null === $chain) {
+            return null;
+        }
+        $model = new FlowModel();
+        $seam = $model->seam($model->timing($chain, $this->rules->named($content->rules)));
+
+        return Verdict::Flows === $seam->link->verdict ? null : $seam;
     }
 
-    /** @return string what waits when the chain is repeated without a stop; empty when nothing does */
-    private static function asALoop(CheckDocument $document): string
+    private static function asALoop(Seam $seam): string
     {
-        $loop = $document->loop;
-
-        return null === $loop || Verdict::Flows === $loop->verdict
-            ? ''
-            : t('As a loop: {verdict}, +{wait} ms.', verdict: $loop->verdict->value, wait: $loop->waitMs);
+        return t(
+            'As a loop: {verdict}, +{wait} ms.',
+            verdict: $seam->link->verdict->value,
+            wait: (int) round($seam->link->wait),
+        );
     }
 
     /** Separates the numbers: in this narrow font 1 2 would look like 12 from a distance. */

@@ -91,14 +91,13 @@ final class PaperTest extends ApiTestCase
         self::assertStringContainsString('the licensed coach and the physician decide', $flat);
     }
 
-    /** A coach with another numbering prints in it, and the paper names it. */
-    public function testPaperSaysWhatWaitsInALoop(): void
+    public function testPaperSaysWhatWaitsInALoopUnderTheRulesOfTheGym(): void
     {
         $this->signIn('head');
         $id = $this->ask(
             'POST',
             '/api/combinations',
-            self::combination(['name' => 'Twice', 'text' => '3b 3', 'rules' => 'boxing']),
+            self::combination(['name' => 'Twice', 'text' => '3b 3', 'rules' => 'kickboxing']),
         )->id();
         $read = fn (string $address): string => self::flat(
             self::read('pdftotext -raw', $this->ask('GET', $address)->raw),
@@ -106,8 +105,18 @@ final class PaperTest extends ApiTestCase
 
         self::assertStringContainsString('As a loop: reload, +', $read('/api/wall-sheet.pdf'));
         self::assertStringContainsString('As a loop: reload, +', $read("/api/combinations/$id/card.pdf"));
+
+        $change = [...HouseRulesTest::change(), 'calibration' => ['body.flows' => 240]];
+        $preview = $this->ask('POST', '/api/house-rules/kickboxing/rule-previews', $change);
+        self::assertSame(201, $preview->status, $preview->raw);
+        $this->ask('POST', '/api/rule-previews/'.$preview->id().'/advance');
+        $this->ask('POST', '/api/rule-previews/'.$preview->id().'/save');
+
+        self::assertStringNotContainsString('As a loop', $read('/api/wall-sheet.pdf'));
+        self::assertStringNotContainsString('As a loop', $read("/api/combinations/$id/card.pdf"));
     }
 
+    /** A coach with another numbering prints in it, and the paper names it. */
     public function testPaperUsesTheNumberingOfTheCoachWhoPrints(): void
     {
         $this->library();

@@ -316,7 +316,15 @@ final class DependencyTest
             'App\Usage',
         ],
         'App\Usage' => ['App\Http', 'App\Combination', 'App\Logbook'],
-        'App\Print' => ['App\Store', 'App\Http', 'App\Account', 'App\Numbering', 'App\Combination', 'App\Search'],
+        'App\Print' => [
+            'App\Store',
+            'App\Http',
+            'App\Account',
+            'App\Numbering',
+            'App\HouseRules',
+            'App\Combination',
+            'App\Search',
+        ],
         'App\Exchange' => [
             'App\Security',
             'App\Store',

@@ -30,9 +30,9 @@ final readonly class StaticHead implements Rule
             title: t('Head never moves'),
             reason: t(
                 'A head that stays on its line through a long chain gets hit by the answer. Slip, roll, pivot or step '
-                .'inside the chain; kicks, overhands and punches to the body move it as well. Jabs are not counted, '
-                .'and the count starts again after a change of stance or a step out of range. It is only a tip on a '
-                .'bag, where nobody answers, and when all the strikes are straights.',
+                .'inside the chain; kicks, overhands and punches to the body move it as well. Jabs do not count. A '
+                .'change of stance or a step out of range starts the count again. On a bag, where nobody answers, '
+                .'and in a chain of straights alone it is only a tip.',
             ),
             shows: new RuleExample('1 2 3 4 3 2'),
             doesNotShow: new RuleExample('1 2 3 roll-rear 4 3 2'),

@@ -29,8 +29,8 @@ final readonly class UnannouncedKick implements Rule
             title: t('Kick with nothing before it'),
             reason: t(
                 'A kick, a knee or a spinning kick thrown cold meets the rear straight. A punch, a feint, a push or a '
-                .'post occupies the opponent first. A short chain, or one technique by itself, is '
-                .'practice; the rule looks at longer chains.',
+                .'post occupies the opponent first. A short chain, or one technique by itself, is practice; the rule '
+                .'looks at longer chains.',
             ),
             shows: new RuleExample('14l 2 3b 2'),
             doesNotShow: new RuleExample('14l 2 3b'),

@@ -82,7 +82,7 @@ final readonly class Repeat implements Drill
         return [Portion::repeated($run->chain(), $run->ms(), $run->stance)];
     }
 
-    /** Tells whether the chain ends in the other stance, from where the next repetition goes on. */
+    /** Tells whether the chain ends in the other stance, in which the next repetition begins. */
     private function turns(Chain $chain): bool
     {
         return Stance::Orthodox !== (new ChainInStance($chain, Stance::Orthodox))->end;
