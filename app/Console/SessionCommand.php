@@ -7,8 +7,12 @@ namespace Periplus\App\Console;
 use Periplus\Core\Session\Plan\PlanProblem;
 use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Plan\PlanReading;
+use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Session\Serializer\SessionDocument;
 use Periplus\Core\Session\Serializer\SessionSerializer;
+use Periplus\Core\Session\Wall\HeardScript;
+use Periplus\Core\Session\Wall\Says;
+use Periplus\Core\Session\Wall\VoiceStyle;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -31,13 +35,22 @@ final class SessionCommand extends Command
     {
         $this
             ->addArgument('file', InputArgument::REQUIRED, 'The plan as JSON; - for standard input')
-            ->addOption('json', null, InputOption::VALUE_NONE, 'Print JSON');
+            ->addOption('json', null, InputOption::VALUE_NONE, 'Print JSON')
+            ->addOption('say', null, InputOption::VALUE_NONE, 'Print what the room hears: bells, claps and voice')
+            ->addOption('numbers', null, InputOption::VALUE_NONE, 'With --say: announce by numbers alone')
+            ->addOption('names', null, InputOption::VALUE_NONE, 'With --say: announce by names alone');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $file = $input->getArgument('file');
-        $document = self::document(\is_string($file) ? $file : '');
+        $reading = self::reading(\is_string($file) ? $file : '');
+        $document = (new SessionSerializer(new PlanReader()))->ofReading($reading);
+        if (true === $input->getOption('say')) {
+            $output->writeln(self::heard($reading, $input), OutputInterface::OUTPUT_RAW);
+
+            return self::exitCode($document);
+        }
         $output->writeln(
             true === $input->getOption('json')
                 ? json_encode(
@@ -52,12 +65,29 @@ final class SessionCommand extends Command
             OutputInterface::OUTPUT_RAW,
         );
 
+        return self::exitCode($document);
+    }
+
+    private static function exitCode(SessionDocument $document): int
+    {
         return \in_array(true, array_column($document->problems, 'stops'), true)
             ? self::EXIT_PROBLEMS
             : Command::SUCCESS;
     }
 
-    private static function document(string $file): SessionDocument
+    /** Returns what the room hears, one sound a line with its time. */
+    private static function heard(PlanReading $reading, InputInterface $input): string
+    {
+        $says = match (true) {
+            true === $input->getOption('numbers') => Says::Numbers,
+            true === $input->getOption('names') => Says::Names,
+            default => Says::Both,
+        };
+
+        return HeardScript::write(ProgrammeBuilder::build($reading->plan), new VoiceStyle($says));
+    }
+
+    private static function reading(string $file): PlanReading
     {
         $content =
             '-' === $file
@@ -65,9 +95,9 @@ final class SessionCommand extends Command
                 : (is_file($file) && is_readable($file)
                     ? (string) file_get_contents($file, length: self::MAX_BYTES + 1)
                     : null);
-        $serializer = new SessionSerializer(new PlanReader());
-        $refused = static fn (string $message): SessionDocument => $serializer->ofReading(
-            new PlanReading((new PlanReader())->read([])->plan, [new PlanProblem('', 'The file', $message)]),
+        $refused = static fn (string $message): PlanReading => new PlanReading(
+            (new PlanReader())->read([])->plan,
+            [new PlanProblem('', 'The file', $message)],
         );
         if (null === $content) {
             return $refused(\sprintf('There is no file "%s" that can be read.', mb_strimwidth($file, 0, 200, '…')));
@@ -76,7 +106,7 @@ final class SessionCommand extends Command
             return $refused('This file is larger than a plan can be (2 MB).');
         }
         try {
-            return $serializer->serialize(json_decode($content, true, 64, \JSON_THROW_ON_ERROR));
+            return (new PlanReader())->read(json_decode($content, true, 64, \JSON_THROW_ON_ERROR));
         } catch (\JsonException $broken) {
             return $refused(\sprintf('This is not JSON: %s.', lcfirst($broken->getMessage())));
         }

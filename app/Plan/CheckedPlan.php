@@ -29,6 +29,7 @@ final readonly class CheckedPlan extends SessionDocument
             load: $document->load,
             warnings: $document->warnings,
             problems: [...$document->problems, ...$more],
+            sets: $document->sets,
             shared: $document->shared,
             seams: $document->seams,
             segments: $document->segments,

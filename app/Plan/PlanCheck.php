@@ -12,6 +12,7 @@ use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\HouseRules\GymSet;
 use Periplus\App\Numbering\GymNumbering;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Search\SearchIndex;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Scale;
@@ -42,6 +43,7 @@ final readonly class PlanCheck
         private LineRenderer $lines,
         private Check $check,
         private Reader $reader,
+        private SearchIndex $index,
     ) {
     }
 
@@ -52,6 +54,7 @@ final readonly class PlanCheck
             array_map(static fn (GymNumbering $one): Numbering => $one->numbering, $this->numberings->all()),
             $this->advice->advice(),
             $this->reader,
+            fn (): array => array_map(strval(...), array_keys($this->index->themes())),
         );
     }
 

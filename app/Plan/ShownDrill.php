@@ -18,6 +18,8 @@ final readonly class ShownDrill
     public int $most;
     /** @var list<ShownParameter> */
     public array $parameters;
+    /** Whether it can be done in the rest after a round. */
+    public bool $inRest;
     public bool $isWork;
     public bool $withPartner;
 
@@ -31,6 +33,7 @@ final readonly class ShownDrill
             static fn (Parameter $parameter): ShownParameter => new ShownParameter($parameter),
             $drill->parameters,
         );
+        $this->inRest = $drill->inRest;
         $this->isWork = $drill->isWork;
         $this->withPartner = $drill->withPartner;
     }

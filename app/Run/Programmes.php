@@ -58,7 +58,7 @@ final class Programmes extends ServiceEntityRepository
     /** @throws Conflict when all versions of it together become too large */
     public function keep(Run $run, Programme $programme): void
     {
-        $version = new RunProgramme($run, $run->programme(), $programme);
+        $version = new RunProgramme($run, $run->programme(), $programme, $this->clips->settings()->style());
         $bytes = (int) $this->createQueryBuilder('p')->select('SUM(LENGTH(p.document))')
             ->where('p.run = :run')->setParameter('run', $run)
             ->getQuery()->getSingleScalarResult();
@@ -86,7 +86,7 @@ final class Programmes extends ServiceEntityRepository
     /**
      * Returns the document that screens play, with the clips.
      *
-     * @return array{cues: list<array{say: string|null, clip: string|null, ...}>, ...} docs/formats/wall.md
+     * @return array{said: list<array{text: string, clip: string, ...}>, ...} docs/formats/wall.md
      */
     public function document(int $run, int $version): array
     {
@@ -94,18 +94,14 @@ final class Programmes extends ServiceEntityRepository
             $this->find(['run' => $run, 'version' => $version])
             ?? throw new NotFound(t('There is no such version of this session.'));
         $document = $played->document();
-        $said = array_values(array_unique(array_filter(array_column($document['cues'], 'say'), \is_string(...))));
-        $digests = $this->clips->digests($said);
+        $digests = $this->clips->digests(array_values(array_unique(array_column($document['said'], 'text'))));
 
         return [
             ...$document,
             'version' => $version,
-            'cues' => array_map(
-                static fn (array $cue): array => [
-                    ...$cue,
-                    'clip' => null === $cue['say'] ? null : $digests[$cue['say']],
-                ],
-                $document['cues'],
+            'said' => array_map(
+                static fn (array $said): array => [...$said, 'clip' => $digests[$said['text']]],
+                $document['said'],
             ),
         ];
     }
@@ -134,9 +130,9 @@ final class Programmes extends ServiceEntityRepository
     /** Returns the sound of a clip of that session; null when the session does not use it. */
     public function clip(int $run, int $version, string $digest): ?string
     {
-        foreach ($this->document($run, $version)['cues'] as $cue) {
-            if ($cue['clip'] === $digest) {
-                return $this->clips->sound($digest, (string) $cue['say']);
+        foreach ($this->document($run, $version)['said'] as $said) {
+            if ($said['clip'] === $digest) {
+                return $this->clips->sound($digest, $said['text']);
             }
         }
 

@@ -139,7 +139,7 @@ final readonly class RunControl
 
             return $run;
         });
-        $this->prepare(WallSerializer::spoken($programme));
+        $this->prepare(WallSerializer::spoken($programme, $this->clips->settings()->style()));
         $this->push->changed(...$this->walls->keysShowing($run->id()));
 
         return $run->view();
@@ -283,7 +283,7 @@ final readonly class RunControl
             wall: $by instanceof Wall ? $by : null,
         ));
 
-        return null === $programme ? [] : WallSerializer::spoken($programme);
+        return null === $programme ? [] : WallSerializer::spoken($programme, $this->clips->settings()->style());
     }
 
     /**

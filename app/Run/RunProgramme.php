@@ -6,6 +6,7 @@ namespace Periplus\App\Run;
 
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\Core\Session\Programme\Programme;
+use Periplus\Core\Session\Wall\VoiceStyle;
 use Periplus\Core\Session\Wall\WallSerializer;
 
 /** A version of a programme as screens play it. It is stored, so that changed house rules do not affect it. */
@@ -27,9 +28,10 @@ class RunProgramme
         #[ORM\Id, ORM\Column]
         private int $version,
         Programme $programme,
+        VoiceStyle $style,
     ) {
         $this->document = json_encode(
-            WallSerializer::serialize($programme),
+            WallSerializer::serialize($programme, $style),
             \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE,
         );
         $this->waits = $programme->waits();
@@ -69,9 +71,9 @@ class RunProgramme
      *         text: string,
      *         stands: bool,
      *         track: int|null,
-     *         say: string|null,
      *         ...,
      *     }>,
+     *     said: list<array{atMs: int, text: string}>,
      *     ...,
      * }
      */
@@ -81,16 +83,39 @@ class RunProgramme
          * @var array{
          *     cues: list<array{
          *         key: string,
+         *         atMs: int,
          *         kind: string,
          *         text: string,
          *         stands: bool,
          *         track: int|null,
-         *         say: string|null,
+         *         say?: string|null,
+         *         beside?: list<mixed>,
          *     }>,
+         *     segments: list<array<string, mixed>>,
+         *     opening?: list<mixed>,
+         *     said?: list<array{atMs: int, text: string}>,
          * } $document
          */
         $document = json_decode($this->document, true, flags: \JSON_THROW_ON_ERROR);
+        $said = $cues = [];
+        foreach ($document['cues'] as $cue) {
+            // Sessions that an earlier version started say it with their cues.
+            if (isset($cue['say'])) {
+                $said[] = ['atMs' => $cue['atMs'], 'text' => $cue['say']];
+            }
+            unset($cue['say']);
+            $cues[] = $cue + ['beside' => []];
+        }
 
-        return $document;
+        return [
+            ...$document,
+            'opening' => $document['opening'] ?? [],
+            'cues' => $cues,
+            'said' => $document['said'] ?? $said,
+            'segments' => array_map(
+                static fn (array $segment): array => $segment + ['pace' => null, 'station' => null],
+                $document['segments'],
+            ),
+        ];
     }
 }

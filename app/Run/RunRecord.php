@@ -105,7 +105,7 @@ final readonly class RunRecord
             \array_slice($this->runs->amendments($id), 0, $version - 1),
         );
 
-        return WallSerializer::serialize($programme, $numbering)->chains;
+        return WallSerializer::serialize($programme, numbering: $numbering)->chains;
     }
 
     /** @return int how many were not known */

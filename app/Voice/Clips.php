@@ -47,7 +47,16 @@ final class Clips extends ServiceEntityRepository implements HasQuota
 
     public function settings(): VoiceSettings
     {
-        /** @var array{voice: string, pace: string, loudness: string}|null $voice */
+        /**
+         * @var array{
+         *     voice: string,
+         *     pace: string,
+         *     loudness: string,
+         *     says?: string,
+         *     timeCalls?: list<string>,
+         *     perSet?: bool,
+         * }|null $voice
+         */
         $voice = $this->gyms->get()->voice();
 
         return null === $voice ? new VoiceSettings() : new VoiceSettings(...$voice);
@@ -61,7 +70,11 @@ final class Clips extends ServiceEntityRepository implements HasQuota
             $user->id(),
             self::VOICE_CHANGED,
             t(
-                'set the voice of calls to {voice}, {pace}, {loudness}',
+                'set the voice of calls to {voice}, {pace}, {loudness}; it says {says}{times}',
+                says: 'both' === $settings->says ? t('numbers and names') : $settings->says,
+                times: [] === $settings->timeCalls
+                    ? ''
+                    : t(' and calls {calls}', calls: implode(', ', $settings->timeCalls)),
                 voice: $settings->voice,
                 pace: $settings->pace,
                 loudness: $settings->loudness,

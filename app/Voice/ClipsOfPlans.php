@@ -43,7 +43,10 @@ final class ClipsOfPlans
             return;
         }
         try {
-            $this->clips->prepare(WallSerializer::spoken($this->check->programme($planned->content)));
+            $this->clips->prepare(WallSerializer::spoken(
+                $this->check->programme($planned->content),
+                $this->clips->settings()->style(),
+            ));
         } catch (\Throwable $failed) {
             $this->logger->error('Calls could not be spoken: '.$failed->getMessage());
         }

@@ -38,7 +38,16 @@ final readonly class Speaker implements HasQuota
     /** Returns the digest that identifies a clip: 32 hex digits. */
     public static function digest(string $text, VoiceSettings $voice): string
     {
-        return hash('xxh128', json_encode([3, $text, ...(array) $voice], \JSON_THROW_ON_ERROR));
+        return hash('xxh128', json_encode(
+            [
+                3,
+                $text,
+                'voice' => $voice->voice,
+                'pace' => $voice->pace,
+                'loudness' => $voice->loudness,
+            ],
+            \JSON_THROW_ON_ERROR,
+        ));
     }
 
     /** @return string a WAV file, 16 bits, one channel, that begins with its first sound */

@@ -22,7 +22,16 @@ final readonly class UndoChangedVoice implements UndoesChange
 
     public function undo(array $before, UserInterface $user): void
     {
-        /** @var array{voice: string, pace: string, loudness: string} $before */
+        /**
+         * @var array{
+         *     voice: string,
+         *     pace: string,
+         *     loudness: string,
+         *     says?: string,
+         *     timeCalls?: list<string>,
+         *     perSet?: bool,
+         * } $before
+         */
         if ($user instanceof User) {
             $this->clips->use(new VoiceSettings(...$before), $user);
         }

@@ -110,7 +110,10 @@ final readonly class VoiceController
     private function said(): array
     {
         return array_values(array_unique(array_merge(...array_map(
-            fn (array $content): array => WallSerializer::spoken($this->check->programme($content)),
+            fn (array $content): array => WallSerializer::spoken(
+                $this->check->programme($content),
+                $this->clips->settings()->style(),
+            ),
             $this->plans->contentsAround(self::DAYS_AROUND_TODAY, self::MAX_PLANS),
         ))));
     }

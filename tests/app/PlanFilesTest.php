@@ -80,6 +80,7 @@ final class PlanFilesTest extends ApiTestCase
             ['orthodox' => $text, 'southpaw' => ''],
             null,
             null,
+            [],
         );
         $cues = [$cue(0, "one\n\n \ntwo --> 3"), $cue(1000, "\n\n")];
         $blocks = explode(
@@ -92,6 +93,7 @@ final class PlanFilesTest extends ApiTestCase
                 load: [],
                 warnings: [],
                 problems: [],
+                sets: [],
                 shared: [],
                 seams: [],
                 segments: [],

@@ -142,6 +142,7 @@ final class DependencyTest
             'Core\Technique',
             'Core\Combination',
             'Core\Notation',
+            'Core\Flow\Timing',
             'Core\Flow\Options',
             'Core\Flow\Check',
             'Core\Flow\Generate',
@@ -152,6 +153,7 @@ final class DependencyTest
             'Core\Combination',
             'Core\Flow\Timing',
             'Core\Session\Drill',
+            'Core\Session\Sequence',
             'Core\Session\ReturnFire',
         ],
         'Core\Session\Plan' => [
@@ -353,6 +355,7 @@ final class DependencyTest
             'App\Advice',
             'App\Course',
             'App\Print',
+            'App\Search',
         ],
         'App\Wall' => ['App\Store', 'App\Audit', 'App\Account'],
         'App\Voice' => [

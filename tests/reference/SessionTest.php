@@ -96,7 +96,7 @@ final class SessionTest extends TestCase
             Plans::programme(Plans::set('set-list', ['1', '2', '1 2'], 180, ['seconds' => [30, 30, 30]])),
         );
         $shown = array_column(
-            array_filter($cues, static fn (array $cue): bool => \in_array($cue[1], ['show', 'switch'], true)),
+            array_filter($cues, static fn (array $cue): bool => \in_array($cue[1], ['show', 'change'], true)),
             2,
         );
 

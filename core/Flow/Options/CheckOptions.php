@@ -43,4 +43,17 @@ final readonly class CheckOptions
             );
         }
     }
+
+    public function atTempo(float $tempo): self
+    {
+        return new self(
+            rules: $this->rules,
+            tempo: $tempo,
+            medium: $this->medium,
+            group: $this->group,
+            athlete: $this->athlete,
+            opponent: $this->opponent,
+            purpose: $this->purpose,
+        );
+    }
 }

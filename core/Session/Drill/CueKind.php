@@ -14,7 +14,7 @@ enum CueKind: string
     /** The next combination is announced. */
     case Next = 'next';
     /** Change to the announced combination. */
-    case Change = 'switch';
+    case Change = 'change';
     case Rung = 'rung';
     case Step = 'step';
     case Count = 'count';
@@ -29,6 +29,12 @@ enum CueKind: string
     case Counter = 'counter';
     case Call = 'call';
     case LastCall = 'last-call';
+    /** A number of repetitions begins. */
+    case Repetitions = 'repetitions';
+    /** One of several entries that are counted. */
+    case Entry = 'entry';
+    /** A repetition that is counted aloud. */
+    case Aloud = 'aloud';
     case Exercise = 'exercise';
     case Demonstration = 'demonstration';
     case Talk = 'talk';
@@ -45,6 +51,7 @@ enum CueKind: string
             self::Change,
             self::Rung,
             self::Step,
+            self::Repetitions,
             self::Side,
             self::Stance,
             self::Theme,
@@ -64,6 +71,8 @@ enum CueKind: string
             self::Rung,
             self::Step,
             self::Count,
+            self::Repetitions,
+            self::Entry,
             self::Phase,
             self::On,
             self::Off,

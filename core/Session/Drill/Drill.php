@@ -19,6 +19,9 @@ interface Drill
      */
     public function problems(DrillRun $run): iterable;
 
+    /** Returns the whole of it as it is announced before it begins. */
+    public function announcement(DrillRun $run): DrillCue;
+
     /** @return iterable<DrillCue> in the order of their moments, none of them at or after the end */
     public function cues(DrillRun $run): iterable;
 

@@ -17,6 +17,7 @@ final readonly class DrillDefinition
      * @param list<Parameter> $parameters
      * @param array{DrillExample, DrillExample} $examples
      * @param int $order in which a coach would look for it
+     * @param bool $inRest whether it can be done in the rest after a round
      * @param bool $isWork whether athletes work; otherwise the time counts as rest
      * @param bool $withPartner whether it asks for two who face each other
      * @param array{
@@ -32,6 +33,7 @@ final readonly class DrillDefinition
         public array $parameters,
         public array $examples,
         public int $order,
+        public bool $inRest = false,
         public bool $isWork = true,
         public bool $withPartner = false,
         public ?array $waitsWhen = null,

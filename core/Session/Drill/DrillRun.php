@@ -9,6 +9,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Session\Advice\Advice;
@@ -16,6 +17,8 @@ use Periplus\Core\Session\Advice\Exercise;
 use Periplus\Core\Technique\Stance;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+
+use function Periplus\Core\Language\t;
 
 /** A stretch of work in which a drill is done. */
 final readonly class DrillRun
@@ -26,7 +29,12 @@ final readonly class DrillRun
      * @param int $level of those who work, 1 to 3
      * @param int $seed from which chance is drawn
      * @param int $repeat which time the round is done, from 0
+     * @param int $times how often the round is done
      * @param Advice|null $advice of the gym; what ships when null
+     * @param list<PlannedCombination> $drilled before it in the session
+     * @param (\Closure(): list<string>)|null $themes of the gym's library; any word is one when null
+     * @param bool $isRest whether it is done in the rest after a round
+     * @param Chain|null $comes what is thrown first in the round that comes after a rest
      */
     public function __construct(
         public array $combinations,
@@ -38,7 +46,12 @@ final readonly class DrillRun
         public RoundStance $stance = RoundStance::Own,
         public int $seed = 1,
         public int $repeat = 0,
+        public int $times = 1,
         public ?Advice $advice = null,
+        public array $drilled = [],
+        public ?\Closure $themes = null,
+        public bool $isRest = false,
+        public ?Chain $comes = null,
     ) {
     }
 
@@ -46,6 +59,13 @@ final readonly class DrillRun
     public function exercise(string $id): ?Exercise
     {
         return ($this->advice ?? Advice::builtIn())->exercises[$id] ?? null;
+    }
+
+    /** Tells whether the gym's library has a theme of that name. */
+    public function knowsTheme(string $theme): bool
+    {
+        return null === $this->themes
+            || \in_array(mb_strtolower($theme), array_map(mb_strtolower(...), ($this->themes)()), true);
     }
 
     /** Returns the random generator, reset to its seed: the same calls give the same numbers. */
@@ -119,9 +139,10 @@ final readonly class DrillRun
     }
 
     /**
-     * Returns a cue with a chain, which is also its text when none is given.
+     * Returns a cue with a chain. Its text is the chain with what comes before and after it, unless one is given.
      *
      * @param list<int> $marked
+     * @param list<Beside> $beside
      */
     public function show(
         int $atMs,
@@ -133,11 +154,14 @@ final readonly class DrillRun
         ?string $before = null,
         ?string $after = null,
         ?string $short = null,
+        array $beside = [],
     ): DrillCue {
+        $written = (null === $before ? '' : $before.' ').$this->write($chain).(null === $after ? '' : ', '.$after);
+
         return new DrillCue(
             atMs: $atMs,
             kind: $kind,
-            text: $text ?? $this->write($chain),
+            text: $text ?? $written,
             chain: $chain,
             stance: $stance ?? $this->stance,
             marked: $marked,
@@ -145,12 +169,71 @@ final readonly class DrillRun
             before: $before,
             after: $after,
             short: $short,
+            beside: $beside,
+            options: $this->options,
         );
+    }
+
+    /** Returns a sentence when the gym does not have the exercise of a parameter. */
+    public function unknownExercise(string $parameter): ?DrillProblem
+    {
+        $id = $this->parameters->text($parameter);
+
+        return null !== $this->exercise($id)
+            ? null
+            : new DrillProblem(
+                t(
+                    'The gym has no exercise "{id}". Choose another, or add it to the list.',
+                    id: mb_strimwidth($id, 0, 40, '…'),
+                ),
+                'parameters.'.$parameter,
+            );
+    }
+
+    /** Returns a sentence when a chain of the drill breaks, though it is none of the combinations. */
+    public function breaking(Chain $chain, string $field): ?DrillProblem
+    {
+        return Verdict::Breaks !== $this->check($chain)->linkVerdict
+            ? null
+            : new DrillProblem(t('{chain} breaks.', chain: $this->write($chain)), $field, false);
     }
 
     public function cue(int $atMs, CueKind $kind, string $text, ?string $short = null): DrillCue
     {
         return new DrillCue($atMs, $kind, $text, null, $this->stance, short: $short);
+    }
+
+    /** Returns this drill in less time. */
+    public function lasting(int $seconds): self
+    {
+        return $this->with($seconds, $this->options);
+    }
+
+    /** Returns this drill at another tempo. */
+    public function atTempo(float $tempo): self
+    {
+        return $this->with($this->seconds, $this->options->atTempo($tempo));
+    }
+
+    private function with(int $seconds, CheckOptions $options): self
+    {
+        return new self(
+            combinations: $this->combinations,
+            parameters: $this->parameters,
+            seconds: $seconds,
+            options: $options,
+            numbering: $this->numbering,
+            level: $this->level,
+            stance: $this->stance,
+            seed: $this->seed,
+            repeat: $this->repeat,
+            times: $this->times,
+            advice: $this->advice,
+            drilled: $this->drilled,
+            themes: $this->themes,
+            isRest: $this->isRest,
+            comes: $this->comes,
+        );
     }
 
     /**

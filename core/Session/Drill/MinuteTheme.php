@@ -11,6 +11,8 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Technique\Head;
 use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\MoveKind;
+use Periplus\Core\Technique\Path;
 use Periplus\Core\Technique\Role;
 
 use function Periplus\Core\Language\t;
@@ -18,6 +20,9 @@ use function Periplus\Core\Language\t;
 /** A theme for a minute of free work, and the combinations that fit it. Common practice, no source. */
 enum MinuteTheme: string
 {
+    /** Straights that follow each other in a punch-out. */
+    private const PUNCH_OUT = 4;
+
     case Jab = 'jab';
     case RearHand = 'rear-hand';
     case Slipping = 'slipping';
@@ -26,6 +31,13 @@ enum MinuteTheme: string
     case InAndOut = 'in-and-out';
     case Angles = 'angles';
     case Inside = 'inside';
+    case LeadHand = 'lead-hand';
+    case Footwork = 'footwork';
+    case Feints = 'feints';
+    case PunchOuts = 'punch-outs';
+    case Elbows = 'elbows';
+    case Knees = 'knees';
+    case Kicks = 'kicks';
 
     public function title(): string
     {
@@ -38,6 +50,13 @@ enum MinuteTheme: string
             self::InAndOut => t('in and out'),
             self::Angles => 'angles',
             self::Inside => 'inside',
+            self::LeadHand => t('lead hand'),
+            self::Footwork => 'footwork',
+            self::Feints => 'feints',
+            self::PunchOuts => t('punch-outs'),
+            self::Elbows => 'elbows',
+            self::Knees => 'knees',
+            self::Kicks => 'kicks',
         };
     }
 
@@ -88,7 +107,54 @@ enum MinuteTheme: string
                     static fn (Item $item): bool => $item instanceof StrikeItem
                         && max($item->strike->ranges($item->target)) <= 2,
                 ),
+            self::LeadHand => 2
+                <= $this->count(
+                    $chain,
+                    static fn (Item $item): bool => $item instanceof StrikeItem
+                        && Limb::Hand === $item->strike->limb
+                        && Role::Lead === $item->strike->role,
+                ),
+            self::Footwork => 2
+                <= $this->count(
+                    $chain,
+                    static fn (Item $item): bool => $item instanceof MoveItem
+                        && MoveKind::Footwork === $item->move->kind,
+                ),
+            self::Feints => $this->throws($chain, static fn (StrikeItem $item): bool => $item->feint),
+            self::PunchOuts => $this->hasPunchOut($chain),
+            self::Elbows => $this->throws(
+                $chain,
+                static fn (StrikeItem $item): bool => Limb::Elbow === $item->strike->limb,
+            ),
+            self::Knees => $this->throws($chain, static fn (StrikeItem $item): bool => $item->isKnee()),
+            self::Kicks => $this->throws(
+                $chain,
+                static fn (StrikeItem $item): bool => Limb::Leg === $item->strike->limb,
+            ),
         };
+    }
+
+    /** @param \Closure(StrikeItem): bool $is */
+    private function throws(Chain $chain, \Closure $is): bool
+    {
+        return [] !== array_filter($chain->strikes(), $is);
+    }
+
+    /** Tells whether four straights or more follow each other. */
+    private function hasPunchOut(Chain $chain): bool
+    {
+        $run = 0;
+        foreach ($chain->items as $item) {
+            $isStraight = $item instanceof StrikeItem
+                && Limb::Hand === $item->strike->limb
+                && Path::Straight === $item->strike->path;
+            $run = $isStraight ? $run + 1 : 0;
+            if ($run >= self::PUNCH_OUT) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param \Closure(Item): bool $is */

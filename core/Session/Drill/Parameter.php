@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drill;
 
+use Periplus\Core\Notation\Reader;
+
 /** A setting of a drill. */
 final readonly class Parameter
 {
@@ -77,6 +79,25 @@ final readonly class Parameter
     public static function text(string $name, string $title, int $most): self
     {
         return new self($name, $title, ParameterKind::Text, '', most: $most);
+    }
+
+    public static function chain(string $name, string $title): self
+    {
+        return new self($name, $title, ParameterKind::Chain, '', most: Reader::MAX_LENGTH);
+    }
+
+    public static function chains(string $name, string $title): self
+    {
+        return new self($name, $title, ParameterKind::Chains, [], most: Reader::MAX_LENGTH);
+    }
+
+    /**
+     * @param list<string> $usual
+     * @param array<string, string> $choices
+     */
+    public static function themes(string $name, string $title, array $usual, array $choices): self
+    {
+        return new self($name, $title, ParameterKind::Themes, $usual, most: 40, choices: $choices);
     }
 
     public static function exercise(string $name, string $title, string $usual): self

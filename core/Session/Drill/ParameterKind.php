@@ -14,6 +14,12 @@ enum ParameterKind: string
     case Choices = 'choices';
     case Flag = 'flag';
     case Text = 'text';
+    /** A chain in the numbering of the plan; may be empty. */
+    case Chain = 'chain';
+    /** Several chains, where one may be empty. */
+    case Chains = 'chains';
+    /** Themes: those that are known, and the gym's own words. */
+    case Themes = 'themes';
     /** The id of an exercise of the gym. */
     case Exercise = 'exercise';
 }

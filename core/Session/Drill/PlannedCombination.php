@@ -13,6 +13,7 @@ final readonly class PlannedCombination
      * @param string $text as it was planned, in the numbering of the plan
      * @param int|null $id in the library; null for one that was typed
      * @param int|null $version of the library that was planned
+     * @param list<string> $themes that it has in the library
      */
     public function __construct(
         public string $text,
@@ -20,6 +21,7 @@ final readonly class PlannedCombination
         public ?string $name = null,
         public ?int $id = null,
         public ?int $version = null,
+        public array $themes = [],
     ) {
     }
 }

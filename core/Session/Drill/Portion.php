@@ -6,6 +6,7 @@ namespace Periplus\Core\Session\Drill;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 
 /** A part of a drill's work from which the load is counted. */
@@ -16,7 +17,7 @@ final readonly class Portion
      * @param Chain|null $chain thrown over and over; null for free strikes
      * @param float|null $repetitions where the drill counts them; otherwise they follow from the time
      * @param float|null $strikes free strikes, where the drill counts them
-     * @param Side|null $side to which free strikes are held
+     * @param Side|Role|null $side to which free strikes are held
      * @param list<Limb> $weapons of free strikes; several share them
      * @param bool $isWithoutStop whether a chain begins again as soon as it ends
      */
@@ -26,7 +27,7 @@ final readonly class Portion
         public ?Chain $chain = null,
         public ?float $repetitions = null,
         public ?float $strikes = null,
-        public ?Side $side = null,
+        public Side|Role|null $side = null,
         public array $weapons = [],
         private bool $isWithoutStop = false,
     ) {
@@ -73,7 +74,7 @@ final readonly class Portion
         float $ms,
         RoundStance $stance,
         ?float $strikes = null,
-        ?Side $side = null,
+        Side|Role|null $side = null,
         array $weapons = [Limb::Hand],
     ): self {
         return new self(

@@ -8,7 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\StrikeItem;
 
-/** Cuts a chain after each strike: the first, the first two, and so on up to the whole chain. */
+/** Cuts a chain after each strike, thrown or feinted: the first, the first two, and so on up to the whole chain. */
 final class Rungs
 {
     /**
@@ -21,7 +21,8 @@ final class Rungs
         $rungs = [];
         foreach ($items as $index => $item) {
             $next = $items[$index + 1] ?? null;
-            $ends = ($item instanceof StrikeItem && $item->delivered()) || $item instanceof FreeStrikes;
+            $ends = $item instanceof FreeStrikes
+                || ($item instanceof StrikeItem && ($item->delivered() || $item->feint));
             if ($ends && !($next instanceof StrikeItem && $next->belongsToBefore())) {
                 $rungs[] = Chain::of(\array_slice($items, 0, $index + 1));
             }

@@ -9,14 +9,17 @@ use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillFix;
 use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\Rungs;
 use Periplus\Core\Session\Drill\Stretch;
+use Periplus\Core\Session\Sequence\SharedPart;
 
 use function Periplus\Core\Language\t;
 
@@ -28,7 +31,9 @@ final readonly class Builder implements Drill
         return new DrillDefinition(
             id: 'builder',
             title: t('Builder'),
-            about: t('Each minute or round adds one or two items to the same chain; new items are marked.'),
+            about: t(
+                'Each minute or round adds to the same chain, at its end or anywhere in it; new items are marked.',
+            ),
             combinations: [1, 5],
             parameters: [
                 Parameter::choice('by', t('Grows'), 'work', [
@@ -47,10 +52,10 @@ final readonly class Builder implements Drill
                     2,
                 ),
                 new DrillExample(
-                    ['1 2', '1 2 3b', '1 2 3b 2'],
+                    ['1 1 exit', '1 1 4b exit', '1 1 4b 3b exit'],
                     [],
                     180,
-                    [[0, 'step', '1 2'], [60000, 'step', '1 2 3b'], [120000, 'step', '1 2 3b 2']],
+                    [[0, 'step', '1 1 exit'], [60000, 'step', '1 1 4b exit'], [120000, 'step', '1 1 4b 3b exit']],
                     3,
                 ),
             ],
@@ -62,10 +67,11 @@ final readonly class Builder implements Drill
     {
         $chains = $run->chains();
         foreach ($chains as $index => $chain) {
-            if ($index > 0 && !Sequence::of($chain)->startsWith(Sequence::of($chains[$index - 1]))) {
+            if ($index > 0 && [] === $this->added($chains[$index - 1], $chain)) {
                 yield new DrillProblem(
                     t(
-                        '{write} does not start with {write2}. Each step of a builder continues the one before.',
+                        '{write} does not grow from {write2}. Each step of a builder keeps all of the one before, in '
+                            .'its order, and adds something.',
                         write: $run->write($chain),
                         write2: $run->write($chains[$index - 1]),
                     ),
@@ -73,7 +79,8 @@ final readonly class Builder implements Drill
                 );
             }
         }
-        foreach (\array_slice($this->steps($run), 0, -1) as $index => $step) {
+        $steps = $this->steps($run);
+        foreach (\array_slice($steps, 0, -1) as $index => $step) {
             if (Verdict::Breaks === $run->check($step)->linkVerdict) {
                 yield new DrillProblem(
                     t('Step {index}, {write}, breaks by itself.', index: $index + 1, write: $run->write($step)),
@@ -82,21 +89,94 @@ final readonly class Builder implements Drill
                 );
             }
         }
+        yield from $this->neverWhole($run, \count($steps));
+    }
+
+    /**
+     * @param int $steps how many there are
+     *
+     * @return iterable<DrillProblem> when the whole combination is never reached
+     */
+    private function neverWhole(DrillRun $run, int $steps): iterable
+    {
+        $seconds = $run->parameters->whole('seconds');
+        if ('round' === $run->parameters->text('by')) {
+            if ($run->times < $steps) {
+                yield new DrillProblem(
+                    t(
+                        'It grows in {steps} steps, one a round, and the round is done {times, plural, one {once} '
+                            .'other {# times}}: the whole is never thrown. Do it {steps} times, or let it grow '
+                            .'within the round.',
+                        steps: $steps,
+                        times: $run->times,
+                    ),
+                    'parameters.by',
+                    false,
+                    DrillFix::parameter(t('Grow within the round'), 'by', 'work'),
+                );
+            }
+        } elseif ($seconds * ($steps - 1) >= $run->seconds) {
+            yield new DrillProblem(
+                t(
+                    '{steps} steps of {seconds} s take {all} s, and there are {work} s: the whole is never thrown.',
+                    steps: $steps,
+                    seconds: $seconds,
+                    all: $steps * $seconds,
+                    work: $run->seconds,
+                ),
+                'parameters.seconds',
+                false,
+                DrillFix::parameter(t('Share the time equally'), 'seconds', 0),
+            );
+        }
+    }
+
+    /** Announces the step of this round, or the first one and the whole. */
+    public function announcement(DrillRun $run): DrillCue
+    {
+        $steps = $this->steps($run);
+        $whole = \count($steps) - 1;
+        if ('round' === $run->parameters->text('by')) {
+            return $this->step($run, min($run->repeat, $whole), 0);
+        }
+
+        return $run->show(
+            0,
+            CueKind::Step,
+            $steps[0],
+            after: 0 === $whole ? null : t('growing up to {whole}', whole: $run->write($steps[$whole])),
+        );
     }
 
     public function cues(DrillRun $run): iterable
     {
-        $steps = $this->steps($run);
         foreach ($this->stretches($run) as $one) {
-            $step = $one->of;
-            $known = $step > 0 ? \count($steps[$step - 1]->items) : 0;
-            yield $run->show(
-                $one->fromMs,
-                CueKind::Step,
-                $steps[$step],
-                marked: 0 === $known ? [] : range($known, \count($steps[$step]->items) - 1),
-            );
+            yield $this->step($run, $one->of, $one->fromMs);
         }
+    }
+
+    private function step(DrillRun $run, int $step, int $atMs): DrillCue
+    {
+        $steps = $this->steps($run);
+        $chain = $steps[$step] ?? $run->chain();
+        $before = $steps[$step - 1] ?? null;
+
+        return $run->show(
+            $atMs,
+            CueKind::Step,
+            $chain,
+            marked: null === $before ? [] : $this->added($before, $chain),
+        );
+    }
+
+    /** @return list<int> places of the items that are new; empty when it is not the earlier chain with more in it */
+    private function added(Chain $earlier, Chain $later): array
+    {
+        $kept = SharedPart::find(Sequence::of($earlier), Sequence::of($later));
+
+        return \count($kept) < \count($earlier->items)
+            ? []
+            : array_values(array_diff(array_keys($later->items), $kept));
     }
 
     public function portions(DrillRun $run): iterable

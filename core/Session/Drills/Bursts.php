@@ -6,6 +6,7 @@ namespace Periplus\Core\Session\Drills;
 
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillRun;
@@ -60,6 +61,20 @@ final readonly class Bursts implements Drill
     public function problems(DrillRun $run): iterable
     {
         return [];
+    }
+
+    public function announcement(DrillRun $run): DrillCue
+    {
+        $p = $run->parameters;
+        $how = match ($p->text('kind')) {
+            'last' => t('all out in the last {seconds} s', seconds: $p->whole('on')),
+            'straights' => t('{count} straights and a breath', count: $p->whole('count')),
+            default => t('{on} s on, {off} s off', on: $p->whole('on'), off: $p->whole('off')),
+        };
+
+        return [] === $run->combinations
+            ? $run->cue(0, CueKind::Show, $how)
+            : $run->show(0, CueKind::Show, $run->chain(), after: $how);
     }
 
     public function cues(DrillRun $run): iterable

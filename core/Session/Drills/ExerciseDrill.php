@@ -6,9 +6,9 @@ namespace Periplus\Core\Session\Drills;
 
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
-use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 
@@ -33,30 +33,26 @@ final readonly class ExerciseDrill implements Drill
                 new DrillExample([], ['exercise' => 'squats', 'count' => 20], 60, [[0, 'exercise', '20 squats']], 1),
             ],
             order: 170,
+            inRest: true,
         );
     }
 
     public function problems(DrillRun $run): iterable
     {
-        return null === $run->exercise($run->parameters->text('exercise'))
-            ? [
-                new DrillProblem(
-                    t(
-                        'The gym has no exercise "{parameters}". Choose another, or add it to the list.',
-                        parameters: mb_strimwidth($run->parameters->text('exercise'), 0, 40, '…'),
-                    ),
-                    'parameters.exercise',
-                ),
-            ]
-            : [];
+        return array_filter([$run->unknownExercise('exercise')]);
     }
 
-    public function cues(DrillRun $run): iterable
+    public function announcement(DrillRun $run): DrillCue
     {
         $name = $run->exercise($run->parameters->text('exercise'))->name ?? t('Exercise');
         $count = $run->parameters->whole('count');
 
-        return [$run->cue(0, CueKind::Exercise, 0 === $count ? $name : $count.' '.lcfirst($name))];
+        return $run->cue(0, CueKind::Exercise, 0 === $count ? $name : $count.' '.lcfirst($name));
+    }
+
+    public function cues(DrillRun $run): iterable
+    {
+        return [$this->announcement($run)];
     }
 
     public function portions(DrillRun $run): iterable

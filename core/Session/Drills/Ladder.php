@@ -11,6 +11,7 @@ use Periplus\Core\Session\Drill\Drill;
 use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillFix;
 use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
@@ -74,8 +75,18 @@ final readonly class Ladder implements Drill
                 ),
                 'parameters.rung',
                 false,
+                DrillFix::parameter(
+                    t('Rungs of {seconds} s', seconds: max(1, intdiv($run->seconds, \count($rungs)))),
+                    'rung',
+                    max(1, intdiv($run->seconds, \count($rungs))),
+                ),
             );
         }
+    }
+
+    public function announcement(DrillRun $run): DrillCue
+    {
+        return $run->show(0, CueKind::Show, $run->chain(), before: t('ladder up to'));
     }
 
     public function cues(DrillRun $run): iterable

@@ -6,12 +6,14 @@ namespace Periplus\Core\Session\Drills;
 
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\Stretch;
+use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 
 use function Periplus\Core\Language\t;
@@ -24,18 +26,28 @@ final readonly class OneSide implements Drill
         return new DrillDefinition(
             id: 'one-side',
             title: t('One side'),
-            about: t('The left side only, or the right side only; or first one, then the other.'),
+            about: t(
+                'The left or the right side only, or first one, then the other; or the lead or the power side only.',
+            ),
             combinations: [0, 0],
             parameters: [
                 Parameter::choice('side', t('Side'), 'both', [
                     'left' => 'left',
                     'right' => 'right',
                     'both' => t('left, then right'),
+                    'lead' => t('the lead side'),
+                    'rear' => t('the power side'),
                 ]),
                 Parameter::choices('weapons', t('Weapons'), ['hand'], WeaponChoices::ALL),
             ],
             examples: [
-                new DrillExample([], ['side' => 'left'], 60, [[0, 'side', 'left side only: hand']], 1),
+                new DrillExample(
+                    [],
+                    ['side' => 'lead', 'weapons' => ['leg']],
+                    60,
+                    [[0, 'side', 'lead side only: leg']],
+                    1,
+                ),
                 new DrillExample(
                     [],
                     ['weapons' => ['hand', 'leg']],
@@ -53,6 +65,20 @@ final readonly class OneSide implements Drill
         return [];
     }
 
+    public function announcement(DrillRun $run): DrillCue
+    {
+        $sides = [];
+        foreach ($this->stretches($run) as $one) {
+            $sides[] = t('{side} side only', side: self::name($one->of));
+        }
+
+        return $run->cue(
+            0,
+            CueKind::Side,
+            implode(t(', then '), $sides).': '.implode(', ', $run->parameters->choices('weapons')),
+        );
+    }
+
     public function cues(DrillRun $run): iterable
     {
         foreach ($this->stretches($run) as $one) {
@@ -61,10 +87,10 @@ final readonly class OneSide implements Drill
                 CueKind::Side,
                 t(
                     '{side} side only: {weapons}',
-                    side: $one->of->value,
+                    side: self::name($one->of),
                     weapons: implode(', ', $run->parameters->choices('weapons')),
                 ),
-                t('{side} side only', side: $one->of->value),
+                t('{side} side only', side: self::name($one->of)),
             );
         }
     }
@@ -81,10 +107,15 @@ final readonly class OneSide implements Drill
         }
     }
 
-    /** @return iterable<Stretch<Side>> */
+    private static function name(Side|Role $side): string
+    {
+        return Role::Rear === $side ? 'power' : $side->value;
+    }
+
+    /** @return iterable<Stretch<Side|Role>> */
     private function stretches(DrillRun $run): iterable
     {
-        $side = Side::tryFrom($run->parameters->text('side'));
+        $side = Side::tryFrom($run->parameters->text('side')) ?? Role::tryFrom($run->parameters->text('side'));
         $half = intdiv($run->ms(), 2);
 
         return null !== $side

@@ -39,6 +39,13 @@ final readonly class OtherStance implements Drill
         return [];
     }
 
+    public function announcement(DrillRun $run): DrillCue
+    {
+        return [] === $run->combinations
+            ? new DrillCue(0, CueKind::Stance, t('other stance'), null, $run->stance->flipped())
+            : $run->show(0, CueKind::Show, $run->chain(), stance: $run->stance->flipped(), after: t('other stance'));
+    }
+
     public function cues(DrillRun $run): iterable
     {
         $other = $run->stance->flipped();

@@ -61,6 +61,19 @@ final readonly class Pyramid implements Drill
         return [];
     }
 
+    public function announcement(DrillRun $run): DrillCue
+    {
+        return $run->cue(
+            0,
+            CueKind::Show,
+            t(
+                'pyramid, 1 up to {top} and back: {weapons}',
+                top: $run->parameters->whole('top'),
+                weapons: implode(', ', $run->parameters->choices('weapons')),
+            ),
+        );
+    }
+
     public function cues(DrillRun $run): iterable
     {
         $counts = $this->counts($run->parameters->whole('top'));

@@ -8,6 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillRun;
@@ -61,20 +62,17 @@ final readonly class Repeat implements Drill
 
     public function cues(DrillRun $run): iterable
     {
+        return [$this->announcement($run)];
+    }
+
+    public function announcement(DrillRun $run): DrillCue
+    {
         $after = implode(', ', array_filter([
             'vary' === $run->parameters->text('targets') ? t('vary the targets') : '',
             $this->turns($run->chain()) ? t('then from the other stance') : '',
         ], static fn (string $part): bool => '' !== $part));
 
-        return [
-            $run->show(
-                0,
-                CueKind::Show,
-                $run->chain(),
-                $run->write($run->chain()).('' === $after ? '' : ', '.$after),
-                after: '' === $after ? null : $after,
-            ),
-        ];
+        return $run->show(0, CueKind::Show, $run->chain(), after: '' === $after ? null : $after);
     }
 
     public function portions(DrillRun $run): iterable

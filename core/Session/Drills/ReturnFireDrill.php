@@ -9,6 +9,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillProblem;
@@ -90,6 +91,24 @@ final readonly class ReturnFireDrill implements Drill
                 ),
             ]
             : [];
+    }
+
+    public function announcement(DrillRun $run): DrillCue
+    {
+        $defences = $this->defences($run);
+
+        return $run->show(
+            0,
+            CueKind::Show,
+            $run->chain(),
+            after: [] === $defences ? null : t(
+                'they answer, {ways}',
+                ways: implode(t(' or '), array_map(
+                    static fn (Defence $one): string => $run->write(Chain::of($one->moves)),
+                    $defences,
+                )),
+            ),
+        );
     }
 
     public function cues(DrillRun $run): iterable

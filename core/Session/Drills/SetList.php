@@ -7,8 +7,10 @@ namespace Periplus\Core\Session\Drills;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillFix;
 use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
@@ -47,9 +49,9 @@ final readonly class SetList implements Drill
                     [
                         [0, 'show', '1 2'],
                         [22000, 'next', 'Next: 1 2 3'],
-                        [30000, 'switch', '1 2 3'],
+                        [30000, 'change', '1 2 3'],
                         [52000, 'next', 'Next: 1 6'],
-                        [60000, 'switch', '1 6'],
+                        [60000, 'change', '1 6'],
                     ],
                     5,
                 ),
@@ -57,7 +59,7 @@ final readonly class SetList implements Drill
                     ['1 2', '3 2'],
                     ['announce' => 5],
                     60,
-                    [[0, 'show', '1 2'], [25000, 'next', 'Next: 3 2'], [30000, 'switch', '3 2']],
+                    [[0, 'show', '1 2'], [25000, 'next', 'Next: 3 2'], [30000, 'change', '3 2']],
                     3,
                 ),
             ],
@@ -80,6 +82,10 @@ final readonly class SetList implements Drill
                             count: \count($run->combinations),
                         ),
                         'parameters.seconds',
+                        fix: DrillFix::length(
+                            t('Make the set {seconds} s', seconds: $this->even($run)),
+                            $this->even($run),
+                        ),
                     ),
                 ];
         }
@@ -92,6 +98,7 @@ final readonly class SetList implements Drill
                         count2: \count($run->combinations),
                     ),
                     'parameters.seconds',
+                    fix: DrillFix::parameter(t('Share the time equally'), 'seconds', []),
                 ),
             ];
         }
@@ -109,8 +116,21 @@ final readonly class SetList implements Drill
                         seconds2: max(1, intdiv($run->seconds, $sum)) * $sum,
                     ),
                     'parameters.seconds',
+                    fix: DrillFix::parameter(t('Share the time equally'), 'seconds', []),
                 ),
             ];
+    }
+
+    public function announcement(DrillRun $run): DrillCue
+    {
+        $others = array_map($run->write(...), \array_slice($run->chains(), 1));
+
+        return $run->show(
+            0,
+            CueKind::Show,
+            $run->chain(),
+            after: t('then {others}', others: implode(t(', then '), $others)),
+        );
     }
 
     public function cues(DrillRun $run): iterable
@@ -122,7 +142,7 @@ final readonly class SetList implements Drill
             $next = $stretches[$index + 1] ?? null;
             if (null !== $next) {
                 yield $run->show(0, CueKind::Change, $next->of)
-                    ->announced(max($one->fromMs, $next->fromMs - $announce));
+                    ->announced(atMs: max($one->fromMs, $next->fromMs - $announce));
             }
         }
     }
@@ -132,6 +152,12 @@ final readonly class SetList implements Drill
         foreach ($this->stretches($run) as $one) {
             yield Portion::repeated($one->of, $one->ms, $run->stance);
         }
+    }
+
+    /** Returns the longest length within the work that the combinations share equally, in s. */
+    private function even(DrillRun $run): int
+    {
+        return max(1, intdiv($run->seconds, \count($run->combinations))) * \count($run->combinations);
     }
 
     /** @return iterable<Stretch<Chain>> what is thrown; the list begins again until the work is filled */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drills;
 
-use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
-use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drill\FreeFrame;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\SessionValues;
 
@@ -25,25 +25,16 @@ final readonly class SetupThenFree implements Drill
         return new DrillDefinition(
             id: 'setup-free',
             title: t('Setup, then free'),
-            about: t('A fixed start, then the athlete continues freely.'),
+            about: t('A fixed start, then the athlete continues freely; so many strikes, with a fixed ending.'),
             combinations: [1, 1],
-            parameters: [
-                Parameter::whole(
-                    'free',
-                    t('Free strikes after it'),
-                    (int) SessionValues::builtIn()->value('burst'),
-                    1,
-                    FreeStrikes::MAX_COUNT,
-                    'strikes',
-                ),
-            ],
+            parameters: FreeFrame::parameters((int) SessionValues::builtIn()->value('burst')),
             examples: [
                 new DrillExample(['1 2'], [], 60, [[0, 'show', '1 2, then free']], 1),
                 new DrillExample(
                     ['push pivot-out'],
-                    ['free' => 2],
+                    ['free' => 2, 'ending' => 'exit'],
                     60,
-                    [[0, 'show', 'push pivot-out, then free']],
+                    [[0, 'show', 'push pivot-out, then free, end with exit']],
                     1,
                 ),
             ],
@@ -53,30 +44,41 @@ final readonly class SetupThenFree implements Drill
 
     public function problems(DrillRun $run): iterable
     {
-        return [];
+        $frame = FreeFrame::of($run->parameters);
+        yield from $frame->problems($run);
+        if (null === $frame->repetition($run->chain())) {
+            yield new DrillProblem(
+                t('The beginning and the ending do not go together with free strikes between them.'),
+                'parameters.ending',
+            );
+        }
+    }
+
+    public function announcement(DrillRun $run): DrillCue
+    {
+        $frame = FreeFrame::of($run->parameters)->inWords($run, false);
+
+        return $run->show(
+            0,
+            CueKind::Show,
+            $run->chain(),
+            after: t('then free').('' === $frame ? '' : ', '.$frame),
+        );
     }
 
     public function cues(DrillRun $run): iterable
     {
-        return [
-            $run->show(
-                0,
-                CueKind::Show,
-                $run->chain(),
-                t('{chain}, then free', chain: $run->write($run->chain())),
-                after: t('then free'),
-            ),
-        ];
+        return [$this->announcement($run)];
     }
 
     public function portions(DrillRun $run): iterable
     {
-        $items = $run->chain()->items;
-        $chain =
-            \count($items) < Chain::MAX_ITEMS
-                ? Chain::of([...$items, new FreeStrikes($run->parameters->whole('free'))])
-                : $run->chain();
-
-        return [Portion::repeated($chain, $run->ms(), $run->stance)];
+        return [
+            Portion::repeated(
+                FreeFrame::of($run->parameters)->repetition($run->chain()) ?? $run->chain(),
+                $run->ms(),
+                $run->stance,
+            ),
+        ];
     }
 }

@@ -6,6 +6,7 @@ namespace Periplus\Core\Session\Drills;
 
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillRun;
@@ -47,6 +48,7 @@ final readonly class Talk implements Drill
                 ),
             ],
             order: 190,
+            inRest: true,
             isWork: false,
             waitsWhen: ['clock', 'waits'],
         );
@@ -59,16 +61,19 @@ final readonly class Talk implements Drill
 
     public function cues(DrillRun $run): iterable
     {
+        return [$this->announcement($run)];
+    }
+
+    public function announcement(DrillRun $run): DrillCue
+    {
         $waits = 'waits' === $run->parameters->text('clock');
         $about = $run->parameters->text('about');
 
-        return [
-            $run->cue(
-                0,
-                CueKind::Talk,
-                ('' === $about ? t('The coach explains') : $about).($waits ? t('; the clock waits') : ''),
-            ),
-        ];
+        return $run->cue(
+            0,
+            CueKind::Talk,
+            ('' === $about ? t('The coach explains') : $about).($waits ? t('; the clock waits') : ''),
+        );
     }
 
     public function portions(DrillRun $run): iterable

@@ -5,15 +5,21 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Drills;
 
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Session\Drill\Beside;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillFix;
+use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\MinuteTheme;
 use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\Stretch;
+use Periplus\Core\Session\Drill\WorkTheme;
 
 use function Periplus\Core\Language\t;
 
@@ -28,18 +34,25 @@ final readonly class Themes implements Drill
         return new DrillDefinition(
             id: 'themes',
             title: t('Themes'),
-            about: t('A theme a minute, free within it, with a few combinations that fit.'),
+            about: t(
+                'A theme a minute, free within it, with a few combinations that fit. A theme can be one of the gym’s '
+                    .'library.',
+            ),
             combinations: [0, 24],
             parameters: [
-                Parameter::choices('themes', t('Themes'), ['jab', 'rear-hand', 'slipping'], MinuteTheme::titles()),
+                Parameter::themes('themes', t('Themes'), ['jab', 'rear-hand', 'slipping'], MinuteTheme::titles()),
                 Parameter::whole('seconds', t('Each (0: shared equally)'), 0, 0, 300, 'seconds'),
             ],
             examples: [
                 new DrillExample(
-                    ['1 1 2', '1 2'],
+                    ['1 1 2', '1 2 slip-lead 3'],
                     [],
                     180,
-                    [[0, 'theme', 'jab: 1 1 2'], [60000, 'theme', 'rear hand'], [120000, 'theme', 'slipping']],
+                    [
+                        [0, 'theme', 'jab: 1 1 2'],
+                        [60000, 'theme', 'rear hand'],
+                        [120000, 'theme', 'slipping: 1 2 slip-lead 3'],
+                    ],
                     3,
                 ),
                 new DrillExample(
@@ -56,14 +69,65 @@ final readonly class Themes implements Drill
 
     public function problems(DrillRun $run): iterable
     {
-        return [];
+        $themes = $this->themes($run);
+        foreach ($run->combinations as $index => $combination) {
+            $fits = array_filter($themes, static fn (WorkTheme $theme): bool => $theme->holds($combination));
+            if ([] === $fits) {
+                yield new DrillProblem(
+                    t(
+                        '{chain} fits none of these themes, so it is never shown.',
+                        chain: $run->write($combination->inStance->chain),
+                    ),
+                    "combinations[$index]",
+                    false,
+                );
+            }
+        }
+        foreach ($themes as $index => $theme) {
+            if ($theme->isOwn() && !$run->knowsTheme($theme->title)) {
+                yield new DrillProblem(
+                    t(
+                        'Nothing in the library has the theme "{theme}", so no combination is shown with it.',
+                        theme: $theme->title,
+                    ),
+                    "parameters.themes[$index]",
+                    false,
+                );
+            }
+        }
+        $seconds = $run->parameters->whole('seconds');
+        if ($seconds * (\count($themes) - 1) >= $run->seconds && $seconds > 0) {
+            yield new DrillProblem(
+                t(
+                    '{count} themes of {seconds} s do not fit into {work} s: the last ones never come.',
+                    count: \count($themes),
+                    seconds: $seconds,
+                    work: $run->seconds,
+                ),
+                'parameters.seconds',
+                false,
+                DrillFix::parameter(t('Share the time equally'), 'seconds', 0),
+            );
+        }
+    }
+
+    public function announcement(DrillRun $run): DrillCue
+    {
+        return $run->cue(
+            0,
+            CueKind::Theme,
+            t('themes: {themes}', themes: implode(', ', array_map(
+                static fn (WorkTheme $theme): string => $theme->title,
+                $this->themes($run),
+            ))),
+        );
     }
 
     public function cues(DrillRun $run): iterable
     {
         foreach ($this->stretches($run) as $one) {
             $fitting = $this->fitting($run, $one->of);
-            $title = $one->of->title();
+            $title = $one->of->title;
             yield [] === $fitting
                 ? $run->cue($one->fromMs, CueKind::Theme, $title)
                 : $run->show(
@@ -72,6 +136,10 @@ final readonly class Themes implements Drill
                     $fitting[0],
                     $title.': '.implode(' · ', array_map($run->write(...), $fitting)),
                     short: $title,
+                    beside: array_map(
+                        static fn (Chain $chain): Beside => new Beside('', $chain),
+                        \array_slice($fitting, 1),
+                    ),
                 );
         }
     }
@@ -91,15 +159,28 @@ final readonly class Themes implements Drill
     }
 
     /** @return list<Chain> */
-    private function fitting(DrillRun $run, MinuteTheme $theme): array
+    private function fitting(DrillRun $run, WorkTheme $theme): array
     {
-        return \array_slice(array_values(array_filter($run->chains(), $theme->holds(...))), 0, self::MAX_SHOWN);
+        $fitting = array_filter($run->combinations, $theme->holds(...));
+
+        return array_map(
+            static fn (PlannedCombination $one): Chain => $one->inStance->chain,
+            \array_slice(array_values($fitting), 0, self::MAX_SHOWN),
+        );
     }
 
-    /** @return iterable<Stretch<MinuteTheme>> */
+    /** @return non-empty-list<WorkTheme> */
+    private function themes(DrillRun $run): array
+    {
+        $themes = array_map(WorkTheme::named(...), $run->parameters->choices('themes'));
+
+        return [] === $themes ? throw new \LogicException('The parameter has at least one theme.') : $themes;
+    }
+
+    /** @return iterable<Stretch<WorkTheme>> */
     private function stretches(DrillRun $run): iterable
     {
-        $themes = array_map(MinuteTheme::from(...), $run->parameters->choices('themes'));
+        $themes = $this->themes($run);
         $seconds = $run->parameters->whole('seconds');
 
         return $run->stretches(0 === $seconds ? intdiv($run->ms(), \count($themes)) : 1000 * $seconds, $themes);

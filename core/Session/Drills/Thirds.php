@@ -6,8 +6,10 @@ namespace Periplus\Core\Session\Drills;
 
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillFix;
 use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
@@ -71,8 +73,24 @@ final readonly class Thirds implements Drill
                     ),
                     'parameters.seconds',
                     false,
+                    0 === $run->seconds % 3 && $run->seconds >= 30
+                        ? DrillFix::parameter(
+                            t('Each {seconds} s', seconds: intdiv($run->seconds, 3)),
+                            'seconds',
+                            min(180, intdiv($run->seconds, 3)),
+                        )
+                        : null,
                 ),
             ];
+    }
+
+    public function announcement(DrillRun $run): DrillCue
+    {
+        $phases = implode(', ', self::PHASES);
+
+        return [] === $run->combinations
+            ? $run->cue(0, CueKind::Show, $phases)
+            : $run->show(0, CueKind::Show, $run->chain(), after: $phases);
     }
 
     public function cues(DrillRun $run): iterable

@@ -6,9 +6,9 @@ namespace Periplus\Core\Session\Drills;
 
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
-use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
@@ -23,19 +23,24 @@ final readonly class WithConditioning implements Drill
         return new DrillDefinition(
             id: 'conditioning',
             title: t('With conditioning'),
-            about: t('A few repetitions of an exercise, then the chain, in turn.'),
+            about: t('A few repetitions of an exercise before or after the chain, or between its repetitions.'),
             combinations: [1, 1],
             parameters: [
                 Parameter::exercise('exercise', t('Exercise'), 'squats'),
                 Parameter::whole('count', t('Repetitions'), 2, 1, 30, 'repetitions'),
+                Parameter::choice('when', t('When'), 'before', [
+                    'before' => t('before the chain'),
+                    'after' => t('after the chain'),
+                    'between' => t('between repetitions'),
+                ]),
             ],
             examples: [
                 new DrillExample(['1 8'], [], 60, [[0, 'show', '2 squats, then 1 8']], 1),
                 new DrillExample(
                     ['1 2 3'],
-                    ['exercise' => 'jumps', 'count' => 2],
+                    ['exercise' => 'foot-switches', 'count' => 4, 'when' => 'after'],
                     60,
-                    [[0, 'show', '2 jumps, then 1 2 3']],
+                    [[0, 'show', '1 2 3, then 4 foot switches']],
                     1,
                 ),
             ],
@@ -45,38 +50,36 @@ final readonly class WithConditioning implements Drill
 
     public function problems(DrillRun $run): iterable
     {
-        return null === $run->exercise($run->parameters->text('exercise'))
-            ? [
-                new DrillProblem(
-                    t(
-                        'The gym has no exercise "{parameters}". Choose another, or add it to the list.',
-                        parameters: mb_strimwidth($run->parameters->text('exercise'), 0, 40, '…'),
-                    ),
-                    'parameters.exercise',
-                ),
-            ]
-            : [];
+        return array_filter([$run->unknownExercise('exercise')]);
+    }
+
+    public function announcement(DrillRun $run): DrillCue
+    {
+        $count = $run->parameters->whole('count');
+        $exercise = $run->exercise($run->parameters->text('exercise'));
+        $what = t(
+            '{count} {exercise}',
+            count: 1 === $count && null === $exercise?->count ? '' : $count,
+            exercise: lcfirst($exercise->name ?? t('exercise')),
+        );
+        $when = $run->parameters->text('when');
+
+        return $run->show(
+            0,
+            CueKind::Show,
+            $run->chain(),
+            before: 'before' === $when ? t('{what}, then', what: trim($what)) : null,
+            after: match ($when) {
+                'after' => t('then {what}', what: trim($what)),
+                'between' => t('between repetitions {what}', what: trim($what)),
+                default => null,
+            },
+        );
     }
 
     public function cues(DrillRun $run): iterable
     {
-        $exercise = $run->exercise($run->parameters->text('exercise'));
-
-        $before = t(
-            '{whole} {exercise}',
-            whole: $run->parameters->whole('count'),
-            exercise: lcfirst($exercise->name ?? 'exercise'),
-        );
-
-        return [
-            $run->show(
-                0,
-                CueKind::Show,
-                $run->chain(),
-                $before.', then '.$run->write($run->chain()),
-                before: $before,
-            ),
-        ];
+        return [$this->announcement($run)];
     }
 
     public function portions(DrillRun $run): iterable

@@ -14,6 +14,7 @@ use Periplus\Core\Session\Drill\SessionValues;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\SegmentKind;
 use Periplus\Core\Technique\Medium;
+use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 
@@ -44,7 +45,7 @@ final readonly class LoadCounter
         $stance = $portion->stance->resolve($athlete);
         if (null === $portion->chain) {
             $load->stanceMs[$stance->value] += $portion->ms;
-            self::free($load, $portion, $run);
+            self::free($load, $portion, $run, $stance);
 
             return;
         }
@@ -152,14 +153,15 @@ final readonly class LoadCounter
         return $portion->strikes ?? $burst * $portion->ms / $run->period(Chain::of([new FreeStrikes($burst)]));
     }
 
-    private static function free(Load $load, Portion $portion, DrillRun $run): void
+    private static function free(Load $load, Portion $portion, DrillRun $run, Stance $stance): void
     {
+        $side = $portion->side instanceof Role ? $stance->sideOf($portion->side) : $portion->side;
         $strikes = self::freeStrikes($portion, $run);
         foreach ($portion->weapons as $limb) {
             $times = $strikes / \count($portion->weapons);
-            null === $portion->side
+            null === $side
                 ? $load->countFree($times, $limb, null)
-                : $load->count($times, $portion->side, $limb, null, null, $run->options->medium);
+                : $load->count($times, $side, $limb, null, null, $run->options->medium);
         }
     }
 }

@@ -10,6 +10,7 @@ final readonly class Block
     /**
      * @param list<Round> $rounds
      * @param int $changeover s after it, for gloves and water
+     * @param string $note what to do before it begins, such as "Wrap hands, gloves on"; may be empty
      */
     public function __construct(
         public string $place,
@@ -17,6 +18,7 @@ final readonly class Block
         public string $name,
         public array $rounds,
         public int $changeover,
+        public string $note = '',
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
+use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
@@ -54,6 +55,23 @@ final class CombinationReader
         return $combinations;
     }
 
+    /** Reads the form of a combination for others, such as an easier one; null when there is none. */
+    public function one(PlanFields $fields, string $field, RoundSettings $settings): ?PlannedCombination
+    {
+        $written = $fields->raw($field);
+
+        return null === $written ? null : $this->combination($written, $fields, $field, $settings);
+    }
+
+    /** Reads a chain of a drill's parameters; returns the sentence that says why when it cannot. */
+    public function chain(string $text, RoundSettings $settings): Chain|string
+    {
+        $reading = $this->reader->read($text, $settings->plan->numbering, Stance::Orthodox);
+
+        return $reading->chain
+            ?? t('"{text}": {value}', text: mb_strimwidth($text, 0, 60, '…'), value: $reading->problems[0]->message);
+    }
+
     private function combination(
         mixed $written,
         PlanFields $set,
@@ -100,12 +118,22 @@ final class CombinationReader
             '' === $name ? null : $name,
             $fields->optional('id', t('The number of a combination'), 1, 2_147_483_647),
             $fields->optional('version', t('The version of a combination'), 1, 2_147_483_647),
+            $fields->words('themes', t('The themes of a combination')),
         );
     }
 
     private function check(string $text, ChainInStance $inStance, CheckOptions $options): CheckResult
     {
-        $key = implode(' ', [$options->medium->value, $options->purpose->value ?? '', $inStance->stance->value, $text]);
+        $key = implode(
+            ' ',
+            [
+                $options->medium->value,
+                $options->purpose->value ?? '',
+                $options->tempo,
+                $inStance->stance->value,
+                $text,
+            ],
+        );
 
         return $this->checked[$key] ??= Check::builtIn()->run($inStance, $options);
     }

@@ -26,14 +26,25 @@ final readonly class CompletePlan implements \JsonSerializable
             'tempo' => PlanReader::TEMPO,
             'seed' => PlanReader::SEED,
             'numbering' => PlanReader::NUMBERING,
+            'needs' => '',
             'tracks' => [],
             'blocks' => [],
         ],
-        'block' => ['kind' => BlockKind::Rounds, 'name' => '', 'changeover' => 0, 'locked' => false, 'rounds' => []],
+        'block' => [
+            'kind' => BlockKind::Rounds,
+            'name' => '',
+            'note' => '',
+            'changeover' => 0,
+            'locked' => false,
+            'rounds' => [],
+        ],
         'round' => [
+            'name' => '',
             'seconds' => null,
             'rest' => 0,
             'times' => 1,
+            'laps' => 1,
+            'breath' => 0,
             'stance' => RoundStance::Own,
             'moves' => false,
             'lastTen' => true,
@@ -49,6 +60,7 @@ final readonly class CompletePlan implements \JsonSerializable
             'seconds' => null,
             'combinations' => [],
             'parameters' => [],
+            'allOut' => 0,
             'note' => '',
         ],
         'combination' => ['stance' => Stance::Orthodox],
@@ -62,6 +74,12 @@ final readonly class CompletePlan implements \JsonSerializable
         'lane' => ['sets' => 'set'],
         'set' => ['combinations' => 'combination'],
         'combination' => [],
+    ];
+
+    /** The single objects of each part, and what they are. */
+    private const OBJECTS = [
+        'round' => ['inRest' => 'set'],
+        'set' => ['easier' => 'combination', 'harder' => 'combination'],
     ];
 
     /** @param array<array-key, mixed> $content */
@@ -83,14 +101,20 @@ final readonly class CompletePlan implements \JsonSerializable
      */
     private static function complete(array $values, string $part): array
     {
-        $values = array_filter($values, static fn (mixed $value): bool => null !== $value) + self::DEFAULTS[$part];
+        $values = array_filter($values, static fn (mixed $value): bool => null !== $value);
+        foreach (self::OBJECTS[$part] ?? [] as $field => $of) {
+            $object = self::objects([$values[$field] ?? null], $of)[0] ?? null;
+            unset($values[$field]);
+            $values += null === $object ? [] : [$field => $object];
+        }
+        $values += self::DEFAULTS[$part];
         foreach (self::LISTS[$part] as $list => $of) {
             if (isset($values[$list])) {
                 $values[$list] = self::objects($values[$list], $of);
             }
         }
         if ('round' === $part) {
-            $values['seconds'] ??= self::sum($values['sets']);
+            $values['seconds'] ??= self::sum($values);
         }
         if ('set' === $part && [] === $values['parameters']) {
             // An empty list would be no object in JSON.
@@ -121,17 +145,25 @@ final readonly class CompletePlan implements \JsonSerializable
         return $objects;
     }
 
-    /** Returns how long a round lasts whose sets all say their seconds, in s. */
-    private static function sum(mixed $sets): ?int
+    /**
+     * Returns how long a round lasts whose sets all say their seconds, in s.
+     *
+     * @param array<array-key, mixed> $round
+     */
+    private static function sum(array $round): ?int
     {
+        $sets = \is_array($round['sets'] ?? null) ? $round['sets'] : [];
         $sum = 0;
-        foreach (\is_array($sets) ? $sets : [] as $set) {
+        foreach ($sets as $set) {
             if (!\is_array($set) || !\is_int($set['seconds'] ?? null)) {
                 return null;
             }
             $sum += $set['seconds'];
         }
 
-        return 0 === $sum ? null : $sum;
+        [$laps, $breath] = [$round['laps'] ?? 1, $round['breath'] ?? 0];
+        $laps = new Laps(\is_int($laps) ? $laps : 1, \is_int($breath) ? $breath : 0);
+
+        return 0 === $sum ? null : $laps->seconds($sum, \count($sets));
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
-use Periplus\Core\Session\Drill\DrillRun;
-
 /** Estimates the number of cues of a round from the first minute of each set. */
 final readonly class CueCount
 {
@@ -29,16 +27,7 @@ final readonly class CueCount
         $count = (float) self::CUES_AROUND_SET * \count($lane->windows);
         foreach ($lane->sets as $set) {
             $sample = min($set->seconds, self::SAMPLE_SECONDS);
-            $options = $plan->options($round->medium);
-            $run = new DrillRun(
-                combinations: $set->combinations,
-                parameters: $set->parameters,
-                seconds: $sample,
-                options: $options,
-                numbering: $plan->numbering,
-                level: $plan->level,
-                stance: $round->stance,
-            );
+            $run = $set->run($plan, null, $round->stance, null, seconds: $sample);
             $count += self::CUES_AROUND_SET + \count([...$set->drill->cues($run)]) * $set->seconds / $sample;
         }
 

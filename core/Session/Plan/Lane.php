@@ -44,15 +44,22 @@ final readonly class Lane
         return new self($windows, $sets);
     }
 
-    /** Returns the lane with one combination of a set replaced. */
-    public function swapped(int $set, int $combination, PlannedCombination $other): self
+    /**
+     * Returns the lane with one combination of a set replaced, in every lap.
+     *
+     * @param int $station the number of the set in a lap
+     */
+    public function swapped(int $station, int $combination, PlannedCombination $other): self
     {
-        return isset($this->sets[$set])
-            ? new self(
-                $this->windows,
-                array_values(array_replace($this->sets, [$set => $this->sets[$set]->swapped($combination, $other)])),
-            )
-            : $this;
+        return new self(
+            $this->windows,
+            array_map(
+                static fn (Set $set): Set => $station === $set->station->number
+                    ? $set->swapped($combination, $other)
+                    : $set,
+                $this->sets,
+            ),
+        );
     }
 
     /** Returns the work in s. */

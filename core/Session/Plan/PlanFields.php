@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Options\Purpose;
+use Periplus\Core\Session\Drill\DrillFix;
+
 use function Periplus\Core\Language\t;
 
 /**
@@ -12,6 +16,8 @@ use function Periplus\Core\Language\t;
  */
 final class PlanFields
 {
+    private const MAX_WORDS = 24;
+
     /** @var list<PlanProblem> */
     private array $problems = [];
 
@@ -30,9 +36,17 @@ final class PlanFields
         return $this->problems;
     }
 
-    public function problem(string $message, string $field = '', bool $stops = true): void
+    public function problem(string $message, string $field = '', bool $stops = true, ?DrillFix $fix = null): void
     {
-        $this->note(new PlanProblem($this->at($field), $this->where, $message, $stops));
+        $this->note(
+            new PlanProblem(
+                $this->at($field),
+                $this->where,
+                $message,
+                $stops,
+                null === $fix ? null : new PlanFix($this->at($fix->ofParameters ? 'parameters' : ''), $fix),
+            ),
+        );
     }
 
     public function note(PlanProblem $problem): void
@@ -104,6 +118,17 @@ final class PlanFields
         return (float) $value;
     }
 
+    /** Returns the tempo of a part of the session, or that of the whole. */
+    public function tempo(float $usual): float
+    {
+        return $this->number('tempo', t('The tempo'), CheckOptions::FASTEST, CheckOptions::SLOWEST, $usual);
+    }
+
+    public function purpose(?Purpose $usual): ?Purpose
+    {
+        return $this->has('purpose') ? $this->choice('purpose', t('The purpose'), Purpose::Technique) : $usual;
+    }
+
     public function text(string $field, string $what, int $most, string $usual = ''): string
     {
         $value = $this->values[$field] ?? $usual;
@@ -114,6 +139,18 @@ final class PlanFields
         }
 
         return $value;
+    }
+
+    /** @return list<string> short texts, such as themes */
+    public function words(string $field, string $what): array
+    {
+        $list = $this->values[$field] ?? [];
+        $words = \is_array($list) ? array_values(array_filter($list, \is_string(...))) : [];
+        if (!\is_array($list) || \count($words) !== \count($list) || \count($words) > self::MAX_WORDS) {
+            $this->problem(t('{what} are a list of at most {most} words.', what: $what, most: self::MAX_WORDS), $field);
+        }
+
+        return \array_slice($words, 0, self::MAX_WORDS);
     }
 
     public function flag(string $field, bool $usual): bool

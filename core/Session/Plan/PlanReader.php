@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
-use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
@@ -44,12 +43,14 @@ final class PlanReader
      * @param array<string, Numbering>|null $numberings by id; the built-in ones when null
      * @param Advice|null $advice of the gym; what ships when null
      * @param Reader|null $reader of typed lines; what ships when null
+     * @param (\Closure(): list<string>)|null $themes of the gym's library, read when they are needed; any word is one when null
      */
     public function __construct(
         private readonly ?array $rules = null,
         private readonly ?array $numberings = null,
         ?Advice $advice = null,
         ?Reader $reader = null,
+        private readonly ?\Closure $themes = null,
     ) {
         $this->lines = $reader ?? Reader::builtIn();
         $this->advice = $advice ?? Advice::builtIn();
@@ -73,13 +74,17 @@ final class PlanReader
             group: $fields->choice('group', t('The group'), self::GROUP),
             medium: $fields->choice('medium', t('The medium'), self::MEDIUM),
             level: $fields->whole('level', t('The level'), 1, 3, self::LEVEL),
-            tempo: $fields->number('tempo', t('The tempo'), CheckOptions::FASTEST, CheckOptions::SLOWEST, self::TEMPO),
+            tempo: $fields->tempo(self::TEMPO),
             seed: $fields->whole('seed', t('The seed'), 0, 2_147_483_647, self::SEED),
             numbering: $this->named($fields, 'numbering', $numberings, self::NUMBERING),
             tracks: $this->tracks($fields),
             blocks: [],
+            needs: $fields->text('needs', t('What is needed'), 300),
+            timeCalls: $this->timeCalls($fields),
         );
-        $roundReader = new RoundReader(new SetReader($this->advice, new CombinationReader($this->lines)));
+        $roundReader = new RoundReader(
+            new SetReader($this->advice, new CombinationReader($this->lines), $this->themes),
+        );
         $blocks = [];
         $rounds = 0;
         $writtenBlocks = $fields->each(
@@ -184,6 +189,7 @@ final class PlanReader
             $name,
             $read,
             $fields->whole('changeover', t('The changeover'), 0, 1800, 0),
+            $fields->text('note', t('A note'), 300),
         );
     }
 
@@ -207,6 +213,33 @@ final class PlanReader
         $this->cues += $cues;
 
         return true;
+    }
+
+    /** @return list<TimeCall>|null null for those of the gym */
+    private function timeCalls(PlanFields $fields): ?array
+    {
+        if (!$fields->has('timeCalls')) {
+            return null;
+        }
+        $calls = [];
+        foreach ($fields->words('timeCalls', t('The times that are called')) as $word) {
+            $call = TimeCall::tryFrom($word);
+            if (null === $call) {
+                $fields->problem(
+                    t(
+                        'There is no time call "{word}"; there is {all}.',
+                        word: mb_strimwidth($word, 0, 40, '…'),
+                        all: implode(', ', array_column(TimeCall::cases(), 'value')),
+                    ),
+                    'timeCalls',
+                    false,
+                );
+            } else {
+                $calls[$call->value] = $call;
+            }
+        }
+
+        return array_values($calls);
     }
 
     /** @return list<Track> */

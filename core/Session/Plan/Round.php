@@ -19,6 +19,8 @@ final readonly class Round
      * @param array<int, Lane> $lanes by the place of the track; where a track is not named, or there are none,
      *                                `$everybody` counts
      * @param Purpose|null $purpose what it is for; null when nothing was said
+     * @param string $name what it is about, such as "Pull and counter"; may be empty
+     * @param Set|null $inRest what is done in the rest after it, such as a slow demonstration
      * @param bool $moves whether athletes move on after each round; otherwise they stay in place
      */
     public function __construct(
@@ -35,6 +37,8 @@ final readonly class Round
         public string $note,
         public Lane $everybody,
         public array $lanes = [],
+        public string $name = '',
+        public ?Set $inRest = null,
     ) {
     }
 
@@ -61,7 +65,7 @@ final readonly class Round
     }
 
     /**
-     * Returns the round with one combination of a set replaced.
+     * Returns the round with one combination of a set replaced, in all of its laps.
      *
      * @param int|null $track whose set it is; everybody's when null
      */
@@ -98,6 +102,8 @@ final readonly class Round
             note: $this->note,
             everybody: $change($this->everybody, null),
             lanes: $lanes,
+            name: $this->name,
+            inRest: $this->inRest,
         );
     }
 

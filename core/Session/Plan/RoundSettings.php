@@ -13,13 +13,17 @@ use Periplus\Core\Technique\Medium;
 final readonly class RoundSettings
 {
     /**
-     * @param Purpose|null $purpose of the round; null when it has none
+     * @param float $tempo of the round, or of a set
+     * @param int $times how often the round is done
+     * @param Purpose|null $purpose of the round, or of a set; null when it has none
      * @param int|null $track whose lane it is; everybody's when null
      */
     public function __construct(
         public SessionPlan $plan,
         public Medium $medium,
         public RoundStance $stance,
+        public float $tempo,
+        public int $times,
         public ?Purpose $purpose = null,
         public ?int $track = null,
     ) {
@@ -27,12 +31,31 @@ final readonly class RoundSettings
 
     public function ofTrack(int $track): self
     {
-        return new self($this->plan, $this->medium, $this->stance, $this->purpose, $track);
+        return $this->with($this->tempo, $this->purpose, $track);
+    }
+
+    /** Returns what holds for one set. */
+    public function ofSet(float $tempo, ?Purpose $purpose): self
+    {
+        return $this->with($tempo, $purpose, $this->track);
     }
 
     public function options(): CheckOptions
     {
-        return $this->plan->options($this->medium, $this->purpose);
+        return $this->plan->options($this->medium, $this->purpose, $this->tempo);
+    }
+
+    private function with(float $tempo, ?Purpose $purpose, ?int $track): self
+    {
+        return new self(
+            plan: $this->plan,
+            medium: $this->medium,
+            stance: $this->stance,
+            tempo: $tempo,
+            times: $this->times,
+            purpose: $purpose,
+            track: $track,
+        );
     }
 
     public function level(): int

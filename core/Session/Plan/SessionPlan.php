@@ -27,6 +27,8 @@ final readonly class SessionPlan
      * @param Numbering $numbering in which calls are written
      * @param list<Track> $tracks empty when everybody works together
      * @param list<Block> $blocks
+     * @param list<TimeCall>|null $timeCalls that the voice makes; those of the gym when null
+     * @param string $needs what is needed, in the coach's words; may be empty
      */
     public function __construct(
         public string $name,
@@ -40,6 +42,8 @@ final readonly class SessionPlan
         public Numbering $numbering,
         public array $tracks,
         public array $blocks,
+        public string $needs = '',
+        public ?array $timeCalls = null,
     ) {
     }
 
@@ -64,12 +68,15 @@ final readonly class SessionPlan
         return array_merge(...array_map(static fn (Set $set): array => $set->combinations, $this->sets()));
     }
 
-    /** @param Purpose|null $purpose of a round */
-    public function options(?Medium $medium = null, ?Purpose $purpose = null): CheckOptions
+    /**
+     * @param Purpose|null $purpose of a round or set
+     * @param float|null $tempo of a round or set; that of the plan when null
+     */
+    public function options(?Medium $medium = null, ?Purpose $purpose = null, ?float $tempo = null): CheckOptions
     {
         return new CheckOptions(
             rules: $this->rules,
-            tempo: $this->tempo,
+            tempo: $tempo ?? $this->tempo,
             medium: $medium ?? $this->medium,
             group: $this->group,
             purpose: $purpose,
@@ -115,6 +122,8 @@ final readonly class SessionPlan
             numbering: $this->numbering,
             tracks: $this->tracks,
             blocks: $blocks,
+            needs: $this->needs,
+            timeCalls: $this->timeCalls,
         );
     }
 }

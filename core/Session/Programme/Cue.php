@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Programme;
 
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Session\Drill\Beside;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\RoundStance;
 
@@ -23,9 +25,12 @@ final readonly class Cue
      * @param list<int> $marked places of items that are new
      * @param int|null $lengthMs how long the chain takes
      * @param list<string> $reminders that are shown with it
-     * @param string|null $before what is done before the chain, such as two squats
-     * @param string|null $after what follows the chain, such as free
+     * @param string|null $before what comes before the chain, such as "2 squats, then"
+     * @param string|null $after what follows the chain, such as "then free"
      * @param string|null $short the text without what a screen shows beside it; the same text when null
+     * @param list<Beside> $beside other chains to choose from
+     * @param CheckOptions|null $options with which the chain is checked and timed; those of the plan when null
+     * @param int|null $forMs when what is announced begins
      */
     public function __construct(
         public int $atMs,
@@ -41,6 +46,9 @@ final readonly class Cue
         public ?string $before = null,
         public ?string $after = null,
         ?string $short = null,
+        public array $beside = [],
+        public ?CheckOptions $options = null,
+        public ?int $forMs = null,
     ) {
         $this->short = $short ?? $text;
     }
@@ -71,6 +79,9 @@ final readonly class Cue
             before: $this->before,
             after: $this->after,
             short: $this->short,
+            beside: $this->beside,
+            options: $this->options,
+            forMs: $this->forMs,
         );
     }
 }

@@ -12,12 +12,14 @@ final readonly class Programme
     /**
      * @param list<Cue> $cues by time
      * @param list<Segment> $segments without a gap for each track, or for everybody
+     * @param list<Cue> $opening announces the first work before the start, at moments below zero
      */
     public function __construct(
         public SessionPlan $plan,
         public array $cues,
         public array $segments,
         public int $lengthMs,
+        public array $opening = [],
     ) {
     }
 

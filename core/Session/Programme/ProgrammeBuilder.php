@@ -6,7 +6,6 @@ namespace Periplus\Core\Session\Programme;
 
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
-use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Session\Advice\Advice;
 use Periplus\Core\Session\Advice\Reminder;
 use Periplus\Core\Session\Advice\ReminderChoice;
@@ -14,7 +13,6 @@ use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\SessionValues;
-use Periplus\Core\Session\Plan\Block;
 use Periplus\Core\Session\Plan\BlockKind;
 use Periplus\Core\Session\Plan\Lane;
 use Periplus\Core\Session\Plan\Round;
@@ -28,6 +26,8 @@ use function Periplus\Core\Language\t;
 final class ProgrammeBuilder
 {
     private const LAST_TEN = 10_000;
+    /** How long before the session its first work is announced, in ms. */
+    private const BEFORE_START = 10_000;
     /** Above the reader's limit, because the reader estimates and amendments add some. */
     private const MAX_CUES = 2 * SessionPlan::MAX_CUES;
     /** Kinds of cues that show a reminder. */
@@ -58,29 +58,16 @@ final class ProgrammeBuilder
 
     private function programme(): Programme
     {
-        $offsetMs = 0;
+        $steps = $this->steps();
+        $offsetMs = $done = 0;
         foreach ($this->plan->blocks as $number => $block) {
-            $offsetMs = $this->block($block, $number, $offsetMs);
+            while (isset($steps[$done]) && $number === $steps[$done]->place->block) {
+                $offsetMs = $this->round($steps[$done], $offsetMs, $steps[$done + 1] ?? null);
+                ++$done;
+            }
             $changeover = $this->amendments->changeover($block, $number);
             if ($changeover > 0 && $number < \count($this->plan->blocks) - 1) {
-                $this->segments[] = new Segment(
-                    $offsetMs,
-                    $offsetMs + 1000 * $changeover,
-                    null,
-                    SegmentKind::Changeover,
-                    new Place($number),
-                );
-                $this->cues[] = $this->cue(
-                    new DrillCue(
-                        0,
-                        CueKind::Changeover,
-                        'Next: '.$this->plan->blocks[$number + 1]->name,
-                        short: $this->plan->blocks[$number + 1]->name,
-                    ),
-                    $offsetMs,
-                    null,
-                    new Place($number),
-                );
+                $this->changeover($number, $offsetMs, $changeover, $steps[$done] ?? null);
                 $offsetMs += 1000 * $changeover;
             }
         }
@@ -89,74 +76,87 @@ final class ProgrammeBuilder
         }
         usort($this->cues, static fn (Cue $one, Cue $other): int => $one->atMs <=> $other->atMs);
 
-        return new Programme($this->plan, $this->remind(), $this->segments, $offsetMs);
+        return new Programme(
+            $this->plan,
+            $this->remind(),
+            $this->segments,
+            $offsetMs,
+            isset($steps[0]) ? $this->announcements($steps[0], -self::BEFORE_START, 0, null) : [],
+        );
     }
 
-    /** @return int when it is over, ms */
-    private function block(Block $block, int $number, int $offsetMs): int
+    /** @return list<Step> every round as often as it is done, in order */
+    private function steps(): array
     {
-        $times = [];
-        foreach ($block->rounds as $place => $round) {
-            $times[$place] = $this->amendments->times($round, new Place($number, $place));
-        }
-        $all = array_sum($times);
-        $count = 0;
-        foreach ($block->rounds as $place => $round) {
-            for ($repeat = 0; $repeat < $times[$place]; ++$repeat) {
-                ++$count;
-                $comes =
-                    $repeat < $times[$place] - 1
-                        ? new Place($number, $place, $repeat + 1)
-                        : new Place($number, $place + 1, 0);
-                $next = $block->rounds[$comes->round] ?? null;
-                $announced = null === $next ? null : $this->amendments->round($next, $comes);
-                $title =
-                    BlockKind::Rounds === $block->kind && $all > 1
-                        ? t('Round {count} of {all}', count: $count, all: $all)
-                        : $block->name;
-                $here = new Place($number, $place, $repeat);
-                $offsetMs = $this->round(
-                    $this->amendments->round($round, $here),
-                    $here,
-                    $offsetMs,
-                    $title,
-                    $count === $all,
-                    $announced,
-                );
+        $steps = [];
+        foreach ($this->plan->blocks as $number => $block) {
+            $times = [];
+            foreach ($block->rounds as $place => $round) {
+                $times[$place] = $this->amendments->times($round, new Place($number, $place));
+            }
+            $all = array_sum($times);
+            $count = 0;
+            foreach ($block->rounds as $place => $round) {
+                for ($repeat = 0; $repeat < $times[$place]; ++$repeat) {
+                    ++$count;
+                    $here = new Place($number, $place, $repeat);
+                    $title =
+                        BlockKind::Rounds === $block->kind && $all > 1
+                            ? t('Round {count} of {all}', count: $count, all: $all)
+                            : $block->name;
+                    $steps[] = new Step(
+                        $this->amendments->round($round, $here),
+                        $here,
+                        '' === $round->name ? $title : $title.': '.$round->name,
+                        $count === $all,
+                        $times[$place],
+                    );
+                }
             }
         }
 
-        return $offsetMs;
+        return $steps;
     }
 
-    /**
-     * @param bool $isLast of its block; there is no rest after it
-     * @param Round|null $next that comes after it
-     *
-     * @return int when it is over, ms
-     */
-    private function round(Round $round, Place $place, int $offsetMs, string $title, bool $isLast, ?Round $next): int
+    private function changeover(int $number, int $offsetMs, int $seconds, ?Step $next): void
     {
-        $whole = $isLast && [] === $round->lanes ? $round->seconds : $round->cycle();
+        $place = new Place($number);
+        $comes = $this->plan->blocks[$number + 1];
+        $endMs = $offsetMs + 1000 * $seconds;
+        $this->segments[] = new Segment($offsetMs, $endMs, null, SegmentKind::Changeover, $place);
+        $this->cues[] = new Cue(
+            $offsetMs,
+            null,
+            CueKind::Changeover,
+            implode('. ', array_filter(
+                [t('Next: {what}', what: $comes->name), $comes->note],
+                static fn (string $part): bool => '' !== $part,
+            )),
+            $place,
+            short: $comes->name,
+        );
+        if (null !== $next && $number + 1 === $next->place->block) {
+            array_push($this->cues, ...$this->announcements($next, $offsetMs, $endMs, $place));
+        }
+    }
+
+    /** @return int when it is over, ms */
+    private function round(Step $step, int $offsetMs, ?Step $next): int
+    {
+        $round = $step->round;
+        $whole = $step->isLast && [] === $round->lanes ? $round->seconds : $round->cycle();
         $tracks = [] === $round->lanes ? [null] : array_keys($this->plan->tracks);
         foreach ($tracks as $track) {
-            $lane = null === $track ? $round->everybody : $round->lane($track);
-            $this->lane($lane, $round, $place, $offsetMs, $whole, $track, $title, $next);
+            $this->lane($step, $offsetMs, $whole, $track, $next);
         }
 
         return $offsetMs + 1000 * $whole;
     }
 
-    private function lane(
-        Lane $lane,
-        Round $round,
-        Place $place,
-        int $start,
-        int $whole,
-        ?int $track,
-        string $title,
-        ?Round $next,
-    ): void {
+    /** @param int $whole how long it lasts with its rest, s */
+    private function lane(Step $step, int $start, int $whole, ?int $track, ?Step $next): void
+    {
+        $lane = $step->lane($track);
         $pieces = $this->pieces($lane);
         $clock = 0;
         foreach ($lane->windows as $number => $window) {
@@ -164,114 +164,271 @@ final class ProgrammeBuilder
             if ($from >= $whole) {
                 break;
             }
-            $this->rest($clock, $from, $start, $track, $place, null);
+            if ($clock < $from) {
+                $this->rest($step, $start, $clock, $from, $track);
+                $this->announceSet($step, $lane, $pieces[$number][0] ?? null, $start, $clock, $track);
+            }
             $this->cues[] = $this->cue(
                 new DrillCue(
                     0,
                     CueKind::Bell,
-                    null === $track ? $title : $title.', '.$this->plan->tracks[$track]->name,
-                    short: $title,
+                    null === $track ? $step->title : $step->title.', '.$this->plan->tracks[$track]->name,
+                    short: $step->title,
                 ),
                 $start + 1000 * $from,
                 $track,
-                $place,
+                $step->place,
             );
-            foreach ($pieces[$number] as $part => $piece) {
-                $set = $lane->sets[$piece->set];
-                $run = $this->run($set, $round, $place, $piece->seconds(), $track, $piece->from);
-                $definition = $set->drill->definition();
-                $here = $place->withSet($piece->set);
-                $this->segments[] = new Segment(
-                    fromMs: $start + 1000 * $piece->from,
-                    toMs: $start + 1000 * $piece->to,
-                    track: $track,
-                    kind: $definition->isWork ? SegmentKind::Work : SegmentKind::Listen,
-                    place: $here,
-                    set: $set,
-                    run: $run,
-                );
-                $cues = iterator_to_array($set->drill->cues($run), false);
-                if ($part > 0 && $piece->begins) {
-                    $this->change(
-                        $cues,
-                        $definition->title,
-                        $start + 1000 * $piece->from,
-                        $start + 1000 * $pieces[$number][$part - 1]->from,
-                        $track,
-                        $here,
-                    );
-                }
-                if (\count($this->cues) + \count($cues) > self::MAX_CUES) {
-                    throw new ProgrammeTooLarge(
-                        t(
-                            'This session has more than {maxCues} calls and signs. Remove rounds, or call less often.',
-                            maxCues: number_format(self::MAX_CUES),
-                        ),
-                    );
-                }
-                foreach ($cues as $cue) {
-                    $this->cues[] = $this->cue($cue, $start + 1000 * $piece->from + $cue->atMs, $track, $here);
-                }
-            }
-            $filled = [] === $pieces[$number] ? $from : $pieces[$number][\count($pieces[$number]) - 1]->to;
-            if ($filled < $to) {
-                // A set that could not be read leaves its time empty.
-                $this->segments[] = new Segment(
-                    $start + 1000 * $filled,
-                    $start + 1000 * $to,
-                    $track,
-                    SegmentKind::Work,
-                    $place,
-                );
-            }
-            if ($round->lastTen && $to - $from > (2 * self::LAST_TEN) / 1000) {
-                $this->cues[] = new Cue(
-                    $start + 1000 * $to - self::LAST_TEN,
-                    $track,
-                    CueKind::LastTen,
-                    t('Last ten seconds'),
-                    $place,
-                );
-            }
+            $this->work($step, $lane, $pieces[$number], $start, $from, $to, $track);
             $clock = $to;
         }
-        $this->rest($clock, $whole, $start, $track, $place, $next);
+        $endMs = $start + 1000 * $whole;
+        if ($clock < $whole) {
+            $this->rest($step, $start, $clock, $whole, $track, $next);
+            if (null !== $next && $next->place->block === $step->place->block) {
+                array_push(
+                    $this->cues,
+                    ...$this->announcements($next, $start + 1000 * $clock, $endMs, $step->place, $track),
+                );
+            }
+        } elseif (null !== $next && $this->followsAtOnce($step, $next)) {
+            // Without a rest the next round is announced in the last seconds of work.
+            $last = $pieces[\count($pieces) - 1];
+            $begun = [] === $last ? $clock : $last[\count($last) - 1]->from;
+            $fromMs = max($start + 1000 * $begun, $endMs - self::announceMs());
+            array_push($this->cues, ...$this->announcements($next, $fromMs, $endMs, $step->place, $track));
+        }
     }
 
-    /** @param Round|null $next which is announced in it, to each track with what it begins for them */
-    private function rest(int $from, int $to, int $start, ?int $track, Place $place, ?Round $next): void
+    private function followsAtOnce(Step $step, Step $next): bool
     {
-        if ($from >= $to) {
-            return;
-        }
-        $offsetMs = $start + 1000 * $from;
-        $this->segments[] = new Segment($offsetMs, $start + 1000 * $to, $track, SegmentKind::Rest, $place);
-        $this->cues[] = new Cue($offsetMs, $track, CueKind::Rest, t('Rest, {to} s', to: $to - $from), $place);
-        if (null === $next) {
-            return;
-        }
-        foreach (null === $track && [] !== $next->lanes ? array_keys($this->plan->tracks) : [$track] as $of) {
-            $first = $this->first($next, $of);
-            if (null !== $first) {
-                $this->cues[] = $this->cue($first->announced(), $offsetMs, $of, $place);
+        $block = (int) $step->place->block;
+
+        return $next->place->block === $block
+            || 0 === $this->amendments->changeover($this->plan->blocks[$block], $block);
+    }
+
+    /**
+     * @param list<Piece> $pieces in that window
+     * @param int $from s of the round; $to as well
+     */
+    private function work(
+        Step $step,
+        Lane $lane,
+        array $pieces,
+        int $start,
+        int $from,
+        int $to,
+        ?int $track,
+    ): void {
+        $filled = $from;
+        foreach ($pieces as $part => $piece) {
+            $set = $lane->sets[$piece->set];
+            $run = $this->run($set, $step, $track, $piece->from, $piece->seconds());
+            $definition = $set->drill->definition();
+            $here = $step->place->withSet($set->station->number);
+            $this->segments[] = new Segment(
+                fromMs: $start + 1000 * $piece->from,
+                toMs: $start + 1000 * $piece->to,
+                track: $track,
+                kind: $definition->isWork ? SegmentKind::Work : SegmentKind::Listen,
+                place: $here,
+                set: $set,
+                run: $run,
+            );
+            $cues = $this->withForms(iterator_to_array($set->drill->cues($run), false), $set);
+            if ($part > 0 && $piece->begins) {
+                $this->change(
+                    $set->drill->announcement($run),
+                    $definition->title,
+                    $start + 1000 * $piece->from,
+                    $start + 1000 * $pieces[$part - 1]->from,
+                    $track,
+                    $here,
+                );
             }
+            if (\count($this->cues) + \count($cues) > self::MAX_CUES) {
+                throw new ProgrammeTooLarge(
+                    t(
+                        'This session has more than {maxCues} calls and signs. Remove rounds, or call less often.',
+                        maxCues: number_format(self::MAX_CUES),
+                    ),
+                );
+            }
+            foreach ($cues as $cue) {
+                $this->cues[] = $this->cue($cue, $start + 1000 * $piece->from + $cue->atMs, $track, $here);
+            }
+            $filled = $piece->to;
+        }
+        if ($filled < $to) {
+            // A set that could not be read leaves its time empty.
+            $this->segments[] = new Segment(
+                $start + 1000 * $filled,
+                $start + 1000 * $to,
+                $track,
+                SegmentKind::Work,
+                $step->place,
+            );
+        }
+        if ($step->round->lastTen && $to - $from > (2 * self::LAST_TEN) / 1000) {
+            $this->cues[] = new Cue(
+                $start + 1000 * $to - self::LAST_TEN,
+                $track,
+                CueKind::LastTen,
+                t('Last ten seconds'),
+                $step->place,
+            );
         }
     }
 
     /**
-     * Returns the change from one set to the next, announced beforehand.
+     * Shows the easier and the harder form of a set beside its first chain.
      *
-     * @param list<DrillCue> $cues of the set that comes
-     * @param int $earliest before which the set before has not begun, ms
+     * @param list<DrillCue> $cues
+     *
+     * @return list<DrillCue>
      */
-    private function change(array $cues, string $title, int $offsetMs, int $earliest, ?int $track, Place $place): void
+    private function withForms(array $cues, Set $set): array
     {
-        // Random calls are not announced.
-        $first =
-            isset($cues[0]) && CueKind::Call !== $cues[0]->kind ? $cues[0] : new DrillCue(0, CueKind::Show, $title);
-        $announced = max($earliest, $offsetMs - (int) (1000 * SessionValues::builtIn()->value('announce')));
-        $this->cues[] = $this->cue($first->announced(), $announced, $track, $place);
+        $forms = $set->forms();
+        foreach ([] === $forms ? [] : $cues as $index => $cue) {
+            if (null !== $cue->chain) {
+                $cues[$index] = $cue->withBeside($forms);
+                break;
+            }
+        }
+
+        return array_values($cues);
+    }
+
+    /**
+     * @param int $from s of the round; $to as well
+     * @param Step|null $next what comes after the round, when this is the rest after it
+     */
+    private function rest(Step $step, int $start, int $from, int $to, ?int $track, ?Step $next = null): void
+    {
+        [$fromMs, $toMs] = [$start + 1000 * $from, $start + 1000 * $to];
+        $set = null === $next ? null : $step->round->inRest;
+        $run = $set?->run(
+            $this->plan,
+            $track,
+            $step->round->stance,
+            $this->advice,
+            seconds: $to - $from,
+            isRest: true,
+            comes: null === $next ? null : $this->announcement($next, $track)?->chain,
+        );
+        $this->segments[] = new Segment(
+            fromMs: $fromMs,
+            toMs: $toMs,
+            track: $track,
+            kind: SegmentKind::Rest,
+            place: $step->place,
+            set: $set,
+            run: $run,
+        );
+        $this->cues[] = new Cue($fromMs, $track, CueKind::Rest, t('Rest, {to} s', to: $to - $from), $step->place);
+        foreach (null === $set || null === $run ? [] : $set->drill->cues($run) as $cue) {
+            $this->cues[] = $this->cue($cue, $fromMs + $cue->atMs, $track, $step->place);
+        }
+    }
+
+    /**
+     * Announces the set that comes after a rest within a round.
+     *
+     * @param int $from when the rest begins, s of the round
+     */
+    private function announceSet(
+        Step $step,
+        Lane $lane,
+        ?Piece $piece,
+        int $start,
+        int $from,
+        ?int $track,
+    ): void {
+        if (null === $piece) {
+            return;
+        }
+        $run = $this->run($lane->sets[$piece->set], $step, $track, $piece->from, $piece->seconds());
+        $this->cues[] = $this->cue(
+            $lane->sets[$piece->set]->drill->announcement($run)->announced(),
+            $start + 1000 * $from,
+            $track,
+            $step->place,
+            $start + 1000 * $piece->from,
+        );
+    }
+
+    /**
+     * Announces the next round, to each track with what it begins for them.
+     *
+     * @param int $forMs when it begins
+     * @param Place|null $place during which it is announced; its own when null
+     *
+     * @return list<Cue>
+     */
+    private function announcements(Step $next, int $atMs, int $forMs, ?Place $place, ?int $track = null): array
+    {
+        $cues = [];
+        $tracks = null === $track && [] !== $next->round->lanes ? array_keys($this->plan->tracks) : [$track];
+        foreach ($tracks as $of) {
+            $first = $this->announcement($next, $of);
+            if (null !== $first) {
+                $cues[] = $this->cue(
+                    $first->announced($next->round->name),
+                    $atMs,
+                    $of,
+                    $place ?? $next->place,
+                    $forMs,
+                );
+            }
+        }
+
+        return $cues;
+    }
+
+    /** Returns what a round begins with for that track. */
+    private function announcement(Step $step, ?int $track): ?DrillCue
+    {
+        $set = $step->lane($track)->sets[0] ?? null;
+
+        return null === $set
+            ? null
+            : $this->withForms(
+                [$set->drill->announcement($this->run($set, $step, $track, 0, $set->seconds))],
+                $set,
+            )[0];
+    }
+
+    /**
+     * Returns the change from one set to the next, announced beforehand. One that follows a set shorter than the
+     * announcement is said when it begins, or the announcement would be taken for that set.
+     *
+     * @param int $earliest when the set before has begun, ms
+     */
+    private function change(
+        DrillCue $next,
+        string $title,
+        int $offsetMs,
+        int $earliest,
+        ?int $track,
+        Place $place,
+    ): void {
+        if ($offsetMs - $earliest > self::announceMs()) {
+            $this->cues[] = $this->cue(
+                $next->announced(),
+                $offsetMs - self::announceMs(),
+                $track,
+                $place,
+                $offsetMs,
+            );
+        }
         $this->cues[] = new Cue($offsetMs, $track, CueKind::Change, $title, $place);
+    }
+
+    private static function announceMs(): int
+    {
+        return (int) (1000 * SessionValues::builtIn()->value('announce'));
     }
 
     /**
@@ -304,40 +461,25 @@ final class ProgrammeBuilder
         return $pieces;
     }
 
-    private function run(Set $set, Round $round, Place $place, int $seconds, ?int $track, int $from): DrillRun
+    /** @param int $from s of the round */
+    private function run(Set $set, Step $step, ?int $track, int $from, int $seconds): DrillRun
     {
-        $seed = crc32(implode('/', [$this->plan->seed, $set->place, $place->repeat ?? 0, $track ?? '', $from]));
+        $repeat = $step->place->repeat ?? 0;
 
-        return new DrillRun(
-            combinations: $set->combinations,
-            parameters: $set->parameters,
+        return $set->run(
+            $this->plan,
+            $track,
+            $step->round->stance,
+            $this->advice,
+            seed: crc32(implode('/', [$this->plan->seed, $set->place, $repeat, $track ?? '', $from])),
+            repeat: $repeat,
+            times: $step->times,
             seconds: $seconds,
-            options: $this->plan->options($round->medium),
-            numbering: $this->plan->numbering,
-            level: $this->plan->level($track),
-            stance: $round->stance,
-            seed: $seed,
-            repeat: $place->repeat ?? 0,
-            advice: $this->advice,
         );
     }
 
-    /** Returns the first cue of a round for that track. */
-    private function first(Round $round, ?int $track): ?DrillCue
-    {
-        $set = (null === $track ? $round->everybody : $round->lane($track))->sets[0] ?? null;
-
-        if (null === $set) {
-            return null;
-        }
-        [$cue] = [...$set->drill->cues($this->run($set, $round, new Place(), $set->seconds, $track, 0)), null];
-
-        return null === $cue || CueKind::Call === $cue->kind
-            ? new DrillCue(0, CueKind::Show, $set->drill->definition()->title)
-            : $cue;
-    }
-
-    private function cue(DrillCue $cue, int $offsetMs, ?int $track, Place $place): Cue
+    /** @param int|null $forMs when what is announced begins */
+    private function cue(DrillCue $cue, int $offsetMs, ?int $track, Place $place, ?int $forMs = null): Cue
     {
         return new Cue(
             atMs: $offsetMs,
@@ -353,6 +495,9 @@ final class ProgrammeBuilder
             before: $cue->before,
             after: $cue->after,
             short: $cue->short,
+            beside: $cue->beside,
+            options: $cue->options,
+            forMs: $forMs,
         );
     }
 
@@ -365,9 +510,11 @@ final class ProgrammeBuilder
             if (null === $cue->chain || !\in_array($cue->kind, self::REMIND, true)) {
                 return $cue;
             }
-            $result = $checked[spl_object_id($cue->chain)] ??= Check::builtIn()->run(
+            $options = $cue->options ?? $this->plan->options();
+            $key = spl_object_id($cue->chain).' '.$options->tempo.' '.$options->medium->value;
+            $result = $checked[$key] ??= Check::builtIn()->run(
                 new ChainInStance($cue->chain, Stance::Orthodox),
-                new CheckOptions($this->plan->rules, $this->plan->tempo),
+                $options,
             );
 
             return $cue->with(

@@ -6,6 +6,7 @@ namespace Periplus\Core\Session\Programme;
 
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Plan\Set;
+use Periplus\Core\Session\Plan\Station;
 
 /** A stretch of the clock in which one track does one thing. */
 final readonly class Segment
@@ -24,6 +25,14 @@ final readonly class Segment
         public ?Set $set = null,
         public ?DrillRun $run = null,
     ) {
+    }
+
+    /** Returns which set of the round it is; null where there is none, or only one. */
+    public function station(): ?Station
+    {
+        $station = SegmentKind::Rest === $this->kind ? null : $this->set?->station;
+
+        return null === $station || 1 === $station->stations * $station->laps ? null : $station;
     }
 
     public function ms(): int

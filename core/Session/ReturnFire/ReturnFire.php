@@ -78,6 +78,27 @@ final readonly class ReturnFire
         ), [$inStance->stance, $inStance->stance->other()]);
     }
 
+    /**
+     * Returns the defences against a strike that comes after a chain.
+     *
+     * @param ChainInStance $thrown so far; may be empty
+     * @param list<Limb>|null $limbs that may counter; what the rules let land when null
+     *
+     * @return non-empty-list<Defence>
+     */
+    public function against(
+        ChainInStance $thrown,
+        StrikeItem $strike,
+        Stance $opponent,
+        CheckOptions $options,
+        ?array $limbs = null,
+    ): array {
+        $lands = new StrikeItem($strike->strike, $strike->target);
+        $defences = $this->defences($thrown, $lands, $opponent, $options, $limbs);
+
+        return [] === $defences ? throw new \LogicException('Every row of defences has one.') : $defences;
+    }
+
     /** @return Row what takes such a strike */
     public function row(StrikeItem $item): array
     {

@@ -84,7 +84,7 @@ final readonly class Commands
     {
         $with = $command->with ?? throw new CommandRefused(t('Say which combination replaces it.'));
         $segment = $this->now($state, $now, $command->track);
-        if (null === $segment->set || !isset($segment->set->combinations[$command->combination])) {
+        if (null === $segment->place->set || !isset($segment->set?->combinations[$command->combination])) {
             throw new CommandRefused(
                 t('The current work has no such combination. Swap it once its round has started.'),
             );

@@ -26,12 +26,18 @@ final readonly class CueDocument
     public Place $place;
 
     /**
+     * @param list<BesideDocument> $beside other chains to choose from
      * @param array<string, string> $words by the athlete's stance
      * @param array<string, string|null>|null $numbers by the athlete's stance; null without a chain
      * @param Verdict|null $verdict of a chain that is thrown by itself
      */
-    public function __construct(Cue $cue, public array $words, public ?array $numbers, public ?Verdict $verdict)
-    {
+    public function __construct(
+        Cue $cue,
+        public array $words,
+        public ?array $numbers,
+        public ?Verdict $verdict,
+        public array $beside,
+    ) {
         $this->atMs = $cue->atMs;
         $this->track = $cue->track;
         $this->kind = $cue->kind;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Serializer;
 
+use Periplus\Core\Session\Plan\Station;
 use Periplus\Core\Session\Programme\Place;
 use Periplus\Core\Session\Programme\Segment;
 use Periplus\Core\Session\Programme\SegmentKind;
@@ -18,6 +19,8 @@ final readonly class SegmentDocument
     /** Id of the drill. */
     public ?string $drill;
     public Place $place;
+    /** Which set it is, and in which lap. */
+    public ?Station $station;
 
     public function __construct(Segment $segment)
     {
@@ -27,5 +30,6 @@ final readonly class SegmentDocument
         $this->kind = $segment->kind;
         $this->drill = $segment->set?->drill->definition()->id;
         $this->place = $segment->place;
+        $this->station = $segment->station();
     }
 }

@@ -14,6 +14,7 @@ readonly class SessionDocument
      * @param array<string, LoadDocument> $load of the first track, by the athlete's stance
      * @param list<WarningDocument> $warnings
      * @param list<PlanProblem> $problems
+     * @param list<SetDocument> $sets that are done, in words
      * @param list<SharedItems> $shared
      * @param list<SeamDocument> $seams
      * @param list<SegmentDocument> $segments
@@ -27,6 +28,7 @@ readonly class SessionDocument
         public array $load,
         public array $warnings,
         public array $problems,
+        public array $sets,
         public array $shared,
         public array $seams,
         public array $segments,

@@ -10,6 +10,7 @@ use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
+use Periplus\Core\Session\Drill\Beside;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Load\LoadCounter;
@@ -59,6 +60,7 @@ final readonly class SessionSerializer
             load: $this->loadOf($programme->tracks()[0], $loads),
             warnings: $this->warnings(new WarningContext($plan, $programme, $loads)),
             problems: $reading->problems,
+            sets: $this->sets($programme),
             shared: $this->shared($plan),
             seams: $this->seams($programme),
             segments: array_map(
@@ -110,6 +112,19 @@ final readonly class SessionSerializer
         }
 
         return $documents;
+    }
+
+    /** @return list<SetDocument> each set once */
+    private function sets(Programme $programme): array
+    {
+        $sets = [];
+        foreach ($programme->segments as $segment) {
+            if (null !== $segment->set && null !== $segment->run) {
+                $sets[$segment->set->place] ??= new SetDocument($segment->set, $segment->run);
+            }
+        }
+
+        return array_values($sets);
     }
 
     /** @return list<SharedItems> of each set of several combinations */
@@ -207,14 +222,28 @@ final readonly class SessionSerializer
             $numbers[$athlete->value] = null === $thrown ? null : $writer->write($thrown);
         }
 
-        return new CueDocument($cue, $words, null === $cue->chain ? null : $numbers, $this->verdict($cue, $plan));
+        return new CueDocument(
+            $cue,
+            $words,
+            null === $cue->chain ? null : $numbers,
+            $this->verdict($cue, $plan),
+            array_map(
+                static fn (Beside $one): BesideDocument => new BesideDocument(
+                    $one->label,
+                    $writer->write(new ChainInStance($one->chain, Stance::Orthodox)),
+                ),
+                $cue->beside,
+            ),
+        );
     }
 
     /** Returns the verdict of a rung or step: each is thrown by itself, so it is checked by itself. */
     private function verdict(Cue $cue, SessionPlan $plan): ?Verdict
     {
         return null !== $cue->chain && \in_array($cue->kind, [CueKind::Rung, CueKind::Step], true)
-            ? Check::builtIn()->run(new ChainInStance($cue->chain, Stance::Orthodox), $plan->options())->verdict
+            ? Check::builtIn()
+                ->run(new ChainInStance($cue->chain, Stance::Orthodox), $cue->options ?? $plan->options())
+                ->verdict
             : null;
     }
 }

@@ -10,10 +10,14 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
+use Periplus\Core\Session\Drill\Beside;
 use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\RoundStance;
 use Periplus\Core\Session\Programme\Cue;
 use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
+
+use function Periplus\Core\Language\t;
 
 /**
  * The text that a voice says with a cue: strikes by the gym's numbers, everything else in words by role, so that it is
@@ -33,25 +37,51 @@ final readonly class Speech
         $this->words = new \NumberFormatter('en', \NumberFormatter::SPELLOUT);
     }
 
-    /** Returns the text for a cue; null where a bell or a clap is heard, or nothing. */
+    /** Returns the text at the moment of a cue; null where a bell or a clap is heard, or nothing. */
     public function text(Cue $cue): ?string
     {
         $chain = null === $cue->chain ? null : $this->chain($cue->chain);
 
         return match ($cue->kind) {
-            CueKind::Call, CueKind::LastCall, CueKind::Rung, CueKind::Step => $chain,
-            CueKind::Next => 'next: '.($chain ?? $this->plain($cue->short)),
-            CueKind::Change => 'switch',
+            CueKind::Call,
+            CueKind::LastCall,
+            CueKind::Show,
+            CueKind::Step,
+            CueKind::Repetitions => $this->around($cue, $chain ?? $this->plain($cue->short)),
+            CueKind::Rung, CueKind::Defence, CueKind::Counter => $chain,
+            CueKind::Change => null === $chain ? t('change') : t('change').', '.$chain,
+            CueKind::Demonstration => RoundStance::Other === $cue->stance
+                ? t('other stance')
+                : t('watch').', '.($chain ?? ''),
+            CueKind::Changeover => $this->plain($cue->text),
             CueKind::Stance,
             CueKind::Theme,
             CueKind::Side,
             CueKind::Phase,
             CueKind::Count,
+            CueKind::Aloud,
+            CueKind::Entry,
+            CueKind::Answer,
             CueKind::Exercise => $this->plain($cue->short),
-            CueKind::On => 'go',
-            CueKind::Off => 'easy',
+            CueKind::On => $this->plain(t('on') === $cue->text ? t('go') : $cue->text),
+            CueKind::Off => t('easy'),
             default => null,
         };
+    }
+
+    /** Returns what announces the cue, the whole of it. */
+    public function announcement(Cue $cue, Says $says): string
+    {
+        $chain = null === $cue->chain ? $this->plain($cue->short) : $this->said($cue->chain, $says);
+        $choices = implode(
+            t(', or '),
+            array_map(
+                fn (Beside $one): string => $this->chain($one->chain),
+                array_filter($cue->beside, static fn (Beside $one): bool => '' === $one->label),
+            ),
+        );
+
+        return t('next').': '.$this->around($cue, $chain).('' === $choices ? '' : t(': choose ').$choices);
     }
 
     /** Returns a chain as a coach calls it. */
@@ -65,21 +95,62 @@ final readonly class Speech
                 $item instanceof StrikeItem && $this->hasNumbers
                     ? $this->writer->item($item, $inStance->stances[$index])
                     : '';
-            $number = 1 === preg_match('/^(\d{1,2})([hbl]?)$/', $code, $found);
-            $word = $number
-                ? $this->words->format((int) $found[1])
-                    .('' === $found[2] ? '' : ' '.Target::from($found[2])->word())
-                : $this->plain(Words::byRole()->item($item, $inStance->stances[$index]));
+            $word = $this->number($code);
+            $isNumber = null !== $word;
+            $word ??= $this->plain(Words::byRole()->item($item, $inStance->stances[$index]));
             // A short silence separates a move from the numbers around it.
-            $said .= (null === $wasNumber ? '' : ($wasNumber && $number ? ' ' : ', ')).$word;
-            $wasNumber = $number;
+            $said .= (null === $wasNumber ? '' : ($wasNumber && $isNumber ? ' ' : ', ')).$word;
+            $wasNumber = $isNumber;
         }
 
         return $said;
     }
 
+    private function said(Chain $chain, Says $says): string
+    {
+        $numbers = $this->chain($chain);
+        $names = $this->plain(implode(', ', Words::byRole()->items(new ChainInStance($chain, Stance::Orthodox))));
+
+        return match (true) {
+            Says::Numbers === $says, $numbers === $names => $numbers,
+            Says::Names === $says => $names,
+            default => $numbers.'. '.$names,
+        };
+    }
+
+    private function around(Cue $cue, string $chain): string
+    {
+        if (null === $cue->chain) {
+            return $chain;
+        }
+
+        return trim($this->plain($cue->before ?? '').' '.$chain)
+            .(null === $cue->after ? '' : ', '.$this->plain($cue->after));
+    }
+
+    /** Returns a number of the numbering in words, such as "three body"; null when it is none. */
+    private function number(string $code): ?string
+    {
+        return 1 !== preg_match('/^(\d{1,2})([hbl]?)$/', $code, $found)
+            ? null
+            : $this->words->format((int) $found[1])
+                .('' === $found[2] ? '' : ' '.Target::from($found[2])->word());
+    }
+
+    /** Returns a text without signs, its numbers in words. */
     private function plain(string $text): string
     {
-        return trim((string) preg_replace('/[^\p{L}\p{N},.\x27]+/u', ' ', $text));
+        $spoken = preg_replace('/\(([^()]+)\)/', 'feint $1', $text);
+        $words = preg_split('/[^\p{L}\p{N},.:\x27]+/u', (string) $spoken, flags: \PREG_SPLIT_NO_EMPTY);
+
+        return implode(' ', array_map(
+            function (string $word): string {
+                $bare = rtrim($word, ',.:');
+
+                return ($this->number($bare) ?? (ctype_digit($bare) ? $this->words->format((int) $bare) : $bare))
+                    .substr($word, \strlen($bare));
+            },
+            false === $words ? [] : $words,
+        ));
     }
 }

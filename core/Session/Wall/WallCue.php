@@ -8,7 +8,7 @@ use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\RoundStance;
 use Periplus\Core\Session\Programme\Cue;
 
-/** A cue as screens show, ring and say it. */
+/** A cue as screens show and ring it. */
 final readonly class WallCue
 {
     public int $atMs;
@@ -32,9 +32,9 @@ final readonly class WallCue
     /**
      * @param string $key by which a screen reports that it was shown
      * @param int|null $chain place in the list of chains
-     * @param string|null $say what the voice says
+     * @param list<WallBeside> $beside other chains to choose from
      */
-    public function __construct(Cue $cue, public string $key, public ?int $chain, public ?string $say)
+    public function __construct(Cue $cue, public string $key, public ?int $chain, public array $beside)
     {
         $this->atMs = $cue->atMs;
         $this->track = $cue->track;

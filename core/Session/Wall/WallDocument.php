@@ -14,7 +14,9 @@ final readonly class WallDocument
      * @param list<int> $stretches moments, in ms, to which one may jump
      * @param list<int> $waits moments, in ms, at which the clock waits for the coach
      * @param list<WallSegment> $segments
+     * @param list<WallCue> $opening announces the first work before the start
      * @param list<WallCue> $cues
+     * @param list<Utterance> $said what the voice says, by its moments
      * @param list<WallChain> $chains
      */
     public function __construct(
@@ -24,7 +26,9 @@ final readonly class WallDocument
         public array $stretches,
         public array $waits,
         public array $segments,
+        public array $opening,
         public array $cues,
+        public array $said,
         public array $chains,
     ) {
     }

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Wall;
 
 use Periplus\Core\Flow\Options\Purpose;
+use Periplus\Core\Session\Drill\Pace;
 use Periplus\Core\Session\Drill\RoundStance;
 use Periplus\Core\Session\Plan\Block;
 use Periplus\Core\Session\Plan\Round;
+use Periplus\Core\Session\Plan\Station;
 use Periplus\Core\Session\Programme\Segment;
 use Periplus\Core\Session\Programme\SegmentKind;
 use Periplus\Core\Technique\Medium;
@@ -29,6 +31,10 @@ final readonly class WallSegment
     public bool $moves;
     public string $note;
     public ?RoundStance $stance;
+    /** The tempo in a word; null at the usual one. */
+    public ?string $pace;
+    /** Which set it is, and in which lap. */
+    public ?Station $station;
 
     /** @param list<WallCombination> $combinations */
     public function __construct(Segment $segment, ?Block $block, ?Round $round, public array $combinations)
@@ -42,7 +48,10 @@ final readonly class WallSegment
         $this->drill = $drill?->id;
         $this->title = $drill?->title;
         $this->medium = $round?->medium;
-        $this->purpose = $round?->purpose;
+        $this->purpose = $segment->set->options->purpose ?? $round?->purpose;
+        $pace = Pace::of($segment->set->options->tempo ?? 1.0);
+        $this->pace = Pace::Working === $pace ? null : $pace->title();
+        $this->station = $segment->station();
         $this->moves = $round->moves ?? false;
         $this->note = implode(' · ', array_diff([$round->note ?? '', $segment->set->note ?? ''], ['']));
         $this->stance = $round?->stance;

@@ -13,8 +13,10 @@ use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
+use Periplus\Core\Session\Drill\Beside;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Drill\SessionValues;
+use Periplus\Core\Session\Programme\Cue;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\Segment;
 use Periplus\Core\Technique\Stance;
@@ -26,36 +28,41 @@ use Periplus\Core\Technique\Stance;
 final class WallSerializer
 {
     private readonly Writer $writer;
-    private readonly Speech $speech;
     /** @var array<string, int> place in the list of chains, by a key that identifies the chain */
     private array $places = [];
     /** @var list<WallChain> */
     private array $chains = [];
-    /** @var \WeakMap<Chain, int> */
+    /** @var \WeakMap<Chain, array<string, int>> places by tempo and medium */
     private \WeakMap $known;
 
-    private function __construct(private readonly Programme $programme, Numbering $numbering)
-    {
+    private function __construct(
+        private readonly Programme $programme,
+        private readonly VoiceStyle $style,
+        Numbering $numbering,
+    ) {
         $this->writer = new Writer($numbering);
-        // The voice uses the numbers of the plan, whatever the screens show: everybody hears the same voice.
-        $this->speech = new Speech($programme->plan->numbering);
         $this->known = new \WeakMap();
     }
 
-    /** @param Numbering|null $numbering in which chains are written; that of the plan when null */
-    public static function serialize(Programme $programme, ?Numbering $numbering = null): WallDocument
-    {
-        return (new self($programme, $numbering ?? $programme->plan->numbering))->document();
+    /**
+     * @param VoiceStyle $style of the gym
+     * @param Numbering|null $numbering in which chains are written; that of the plan when null
+     */
+    public static function serialize(
+        Programme $programme,
+        VoiceStyle $style = new VoiceStyle(),
+        ?Numbering $numbering = null,
+    ): WallDocument {
+        return (new self($programme, $style, $numbering ?? $programme->plan->numbering))->document();
     }
 
     /** @return list<string> all texts that are spoken in it, each once */
-    public static function spoken(Programme $programme): array
+    public static function spoken(Programme $programme, VoiceStyle $style = new VoiceStyle()): array
     {
-        $speech = new Speech($programme->plan->numbering);
-
-        return array_values(
-            array_unique(array_filter(array_map($speech->text(...), $programme->cues), \is_string(...))),
-        );
+        return array_values(array_unique(array_map(
+            static fn (Utterance $said): string => $said->text,
+            Script::of($programme, $style),
+        )));
     }
 
     private function document(): WallDocument
@@ -67,51 +74,41 @@ final class WallSerializer
             stretches: $this->programme->stretches(),
             waits: $this->programme->waits(),
             segments: array_map($this->segment(...), $this->programme->segments),
-            cues: $this->cues(),
+            opening: $this->cues($this->programme->opening),
+            cues: $this->cues($this->programme->cues),
+            said: Script::of($this->programme, $this->style),
             // After the cues, which collect them.
             chains: $this->chains,
         );
     }
 
-    /** @return list<WallCue> */
-    private function cues(): array
+    /**
+     * @param list<Cue> $all
+     *
+     * @return list<WallCue>
+     */
+    private function cues(array $all): array
     {
-        $said = $this->said();
         $ordinals = [];
         $cues = [];
-        foreach ($this->programme->cues as $index => $cue) {
+        foreach ($all as $cue) {
             $key = $cue->atMs.'-'.($cue->track ?? 'all').'-'.$cue->kind->value;
             $ordinals[$key] = 1 + ($ordinals[$key] ?? 0);
             $cues[] = new WallCue(
                 $cue,
                 $key.'-'.$ordinals[$key],
-                null === $cue->chain ? null : $this->chain($cue->chain),
-                $said[$index] ?? null,
+                null === $cue->chain ? null : $this->chain($cue->chain, $cue->options),
+                array_map(
+                    fn (Beside $one): WallBeside => new WallBeside(
+                        $one->label,
+                        $this->chain($one->chain, $cue->options),
+                    ),
+                    $cue->beside,
+                ),
             );
         }
 
         return $cues;
-    }
-
-    /**
-     * Returns the spoken texts by the place of their cue. There is one voice, so at each moment it is the last text,
-     * which says most.
-     *
-     * @return array<int, string>
-     */
-    private function said(): array
-    {
-        $said = $places = [];
-        foreach ($this->programme->cues as $index => $cue) {
-            $text = $this->speech->text($cue);
-            if (null !== $text) {
-                unset($said[$places[$cue->atMs] ?? -1]);
-                $said[$index] = $text;
-                $places[$cue->atMs] = $index;
-            }
-        }
-
-        return $said;
     }
 
     private function segment(Segment $segment): WallSegment
@@ -134,14 +131,20 @@ final class WallSerializer
     }
 
     /** @return int its place in the list of chains */
-    private function chain(Chain $chain): int
+    private function chain(Chain $chain, ?CheckOptions $options): int
     {
-        return $this->known[$chain] ??= $this->add($chain);
+        $options ??= $this->programme->plan->options();
+        $how = $options->tempo.' '.$options->medium->value;
+        $known = $this->known[$chain] ?? [];
+        $known[$how] ??= $this->add($chain, $options, $how);
+        $this->known[$chain] = $known;
+
+        return $known[$how];
     }
 
-    private function add(Chain $chain): int
+    private function add(Chain $chain, CheckOptions $options, string $how): int
     {
-        $told = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, Stance::Orthodox));
+        $told = $how.' '.(new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, Stance::Orthodox));
         if (!isset($this->places[$told])) {
             $inStances = $numbers = $words = [];
             foreach (Stance::cases() as $stance) {
@@ -149,11 +152,10 @@ final class WallSerializer
                 $numbers[$stance->value] = $this->writer->write($inStance);
                 $words[$stance->value] = Words::bySide()->items($inStance);
             }
-            $plan = $this->programme->plan;
-            $result = Check::builtIn()->run($inStances['orthodox'], $plan->options());
+            $result = Check::builtIn()->run($inStances['orthodox'], $options);
             $slow = Check::builtIn()->run(
                 $inStances['orthodox'],
-                new CheckOptions($plan->rules, (float) SessionValues::builtIn()->value('learning')),
+                $options->atTempo((float) SessionValues::builtIn()->value('learning')),
             );
             $this->places[$told] = \count($this->chains);
             $this->chains[] = new WallChain(

@@ -35,10 +35,10 @@ final class DrillPartsTest extends TestCase
     #[TestWith(['1 2 3b', ['1', '1 2', '1 2 3b']])]
     #[TestWith(['slip-lead 2 3 exit', ['slip-lead 2', 'slip-lead 2 3 exit']])]
     #[TestWith(['1 +14h 2', ['1 +14h', '1 +14h 2']])]
-    #[TestWith(['(1) 2 3', ['(1) 2', '(1) 2 3']])]
+    #[TestWith(['(1) 2 3', ['(1)', '(1) 2', '(1) 2 3']])]
     #[TestWith(['1 *2 2', ['1', '1 *2', '1 *2 2']])]
     #[TestWith(['exit', ['exit']])]
-    public function testALadderHasARungForEachStrike(string $chain, array $rungs): void
+    public function testALadderHasARungForEachStrikeAndEachFeint(string $chain, array $rungs): void
     {
         self::assertEquals(array_map(Chains::read(...), $rungs), Rungs::cut(Chains::read($chain)));
     }
@@ -50,7 +50,9 @@ final class DrillPartsTest extends TestCase
             $strikes = array_filter(
                 $chain->items,
                 static fn (Item $item, int $index): bool => $item instanceof FreeStrikes
-                    || ($item instanceof StrikeItem && $item->delivered() && !$chain->joinsStrike($index)),
+                    || ($item instanceof StrikeItem
+                        && ($item->delivered() || $item->feint)
+                        && !$chain->joinsStrike($index)),
                 \ARRAY_FILTER_USE_BOTH,
             );
 

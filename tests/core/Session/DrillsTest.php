@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Core\Session;
 
+use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Session\Drill\Beside;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
 use Periplus\Core\Session\Drill\DrillCue;
@@ -73,7 +75,7 @@ final class DrillsTest extends TestCase
         $run = self::drilled($drill, $example->combinations, $example->parameters, $example->seconds);
         $standing = array_filter(
             [...$drill->cues($run)],
-            static fn (DrillCue $cue): bool => $cue->kind->stands() && null !== $cue->chain,
+            static fn (DrillCue $cue): bool => $cue->kind->stands() && [] !== self::chains($cue),
         );
         $from = 0.0;
         foreach ($drill->portions($run) as $portion) {
@@ -85,10 +87,7 @@ final class DrillsTest extends TestCase
                     ? $standing
                     : array_filter($begun, static fn (DrillCue $cue): bool => $cue->atMs === $last);
             $thrown = null === $portion->chain ? null : $run->write($portion->chain);
-            $texts = array_map(
-                static fn (DrillCue $cue): string => null === $cue->chain ? '' : $run->write($cue->chain),
-                $now,
-            );
+            $texts = array_map($run->write(...), array_merge(...array_map(self::chains(...), $now)));
             self::assertTrue(
                 null === $thrown
                     || [] !== array_filter($texts, static fn (string $text): bool => str_starts_with($thrown, $text)),
@@ -96,6 +95,15 @@ final class DrillsTest extends TestCase
             );
             $from += $portion->ms;
         }
+    }
+
+    /** @return list<Chain> what a cue shows, and what is to choose from */
+    private static function chains(DrillCue $cue): array
+    {
+        return [
+            ...(null === $cue->chain ? [] : [$cue->chain]),
+            ...array_map(static fn (Beside $one): Chain => $one->chain, $cue->beside),
+        ];
     }
 
     /** A chain that is neither would not be visible anywhere. */
@@ -120,6 +128,7 @@ final class DrillsTest extends TestCase
         self::assertSame(
             [
                 'repeat',
+                'repetitions',
                 'set-list',
                 'ladder',
                 'builder',
@@ -130,9 +139,11 @@ final class DrillsTest extends TestCase
                 'other-stance',
                 'alternate',
                 'themes',
+                'menu',
                 'setup-free',
                 'free',
                 'return-fire',
+                'exchange',
                 'calls',
                 'balance',
                 'conditioning',
@@ -148,9 +159,9 @@ final class DrillsTest extends TestCase
     #[TestWith(['1 2 3', ['1', '1 2', '1 2 3']])]
     #[TestWith(['slip-lead 3 2 exit', ['slip-lead 3', 'slip-lead 3 2 exit']])]
     #[TestWith(['1 2 +14l 3', ['1', '1 2 +14l', '1 2 +14l 3']])]
-    #[TestWith(['(1) 2', ['(1) 2']])]
+    #[TestWith(['(1) 2', ['(1)', '(1) 2']])]
     #[TestWith(['slip-lead', ['slip-lead']])]
-    public function testAChainIsCutAfterEachDeliveredStrike(string $chain, array $rungs): void
+    public function testAChainIsCutAfterEachStrikeAndEachFeint(string $chain, array $rungs): void
     {
         $run = self::drilled(DrillRegistry::all()['ladder'], [$chain], [], 60);
 
@@ -221,7 +232,7 @@ final class DrillsTest extends TestCase
     #[TestWith(['set-list', ['1 2', '1 2 3'], ['seconds' => [30, 40]], 120, 'does not fill 120 s'])]
     #[TestWith(['set-list', ['1 2', '1 2 3', '1 6'], [], 100, 'cannot be shared equally'])]
     #[TestWith(['ladder', ['1 2 3'], ['rung' => 30], 60, 'the whole is never reached. Shorten the rungs to 20 s'])]
-    #[TestWith(['builder', ['1 2', '3 2'], [], 60, '3 2 does not start with 1 2'])]
+    #[TestWith(['builder', ['1 2', '3 2'], [], 60, '3 2 does not grow from 1 2'])]
     #[TestWith(['thirds', [], ['seconds' => 40], 100, 'does not fill 100 s'])]
     #[TestWith(['return-fire', ['slip-lead'], [], 60, 'Nothing of this chain lands'])]
     #[TestWith(['calls', ['1'], ['least' => 9, 'most' => 3], 60, 'longer than the longest'])]

@@ -31,10 +31,10 @@ final class ProgrammeTest extends TestCase
 
         self::assertSame([
             [0, 'bell', 'Round 1 of 2'], [0, 'show', '1 2'],
-            [52_000, 'next', 'Next: 1 2 3'], [60_000, 'switch', 'Repeat'], [60_000, 'show', '1 2 3'],
+            [52_000, 'next', 'Next: 1 2 3'], [60_000, 'change', 'Repeat'], [60_000, 'show', '1 2 3'],
             [110_000, 'last-ten', 'Last ten seconds'], [120_000, 'rest', 'Rest, 30 s'], [120_000, 'next', 'Next: 1 2'],
             [150_000, 'bell', 'Round 2 of 2'], [150_000, 'show', '1 2'],
-            [202_000, 'next', 'Next: 1 2 3'], [210_000, 'switch', 'Repeat'], [210_000, 'show', '1 2 3'],
+            [202_000, 'next', 'Next: 1 2 3'], [210_000, 'change', 'Repeat'], [210_000, 'show', '1 2 3'],
             [260_000, 'last-ten', 'Last ten seconds'], [270_000, 'end', 'End'],
         ], Plans::cues($programme));
     }
@@ -52,7 +52,7 @@ final class ProgrammeTest extends TestCase
             ]),
         );
 
-        self::assertContains([60_000, 'next', 'Next: Calls'], Plans::cues($programme));
+        self::assertContains([60_000, 'next', 'Next: calls'], Plans::cues($programme));
     }
 
     public function testTracksHaveTheirOwnBellsAndRests(): void

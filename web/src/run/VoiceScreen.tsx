@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { Button, Flex } from "antd";
+import { Button, Checkbox, Flex, Select } from "antd";
 import { useRef, useState } from "react";
 import { answered, api, server, type VoiceSettings } from "../api/client";
 import { refresh } from "../api/keys";
@@ -40,6 +40,15 @@ const CHOICES = [
       { value: "loud", label: t`loud` },
     ],
   },
+  {
+    field: "says",
+    label: t`Combinations are announced by`,
+    options: [
+      { value: "numbers", label: t`numbers` },
+      { value: "names", label: t`names` },
+      { value: "both", label: t`numbers, then names` },
+    ],
+  },
 ] as const;
 
 /** The settings of the voice, and coaches' recordings. */
@@ -70,8 +79,9 @@ function useVoice() {
 type Settings = NonNullable<ReturnType<typeof useVoice>["data"]>;
 
 function VoiceChoice({ settings }: { settings: Settings }) {
-  const { voice, pace, loudness } = settings;
+  const { longestMs: _, clips: __, ...chosen } = settings;
   const mayChoose = useMay("MANAGE_GYM");
+  const { data: drills } = server.useQuery("get", "/api/drills");
   const queries = useQueryClient();
   const notice = useNotice();
   const [asked, setAsked] = useState<VoiceSettings | null>(null);
@@ -93,13 +103,32 @@ function VoiceChoice({ settings }: { settings: Settings }) {
             options={[...options]}
             value={settings[field]}
             disabled={!mayChoose}
-            onChange={(value) => setAsked({ voice, pace, loudness, [field]: value })}
+            onChange={(value) => setAsked({ ...chosen, [field]: value })}
           />
         ))}
         <Button onClick={() => play(t`one two, slip lead, two`)}>
           <Trans>Listen</Trans>
         </Button>
       </Flex>
+      <label htmlFor="time-calls">
+        <Trans>Times that it calls</Trans>
+      </label>
+      <Select
+        id="time-calls"
+        mode="multiple"
+        value={chosen.timeCalls}
+        options={drills?.timeCalls ?? []}
+        placeholder={t`none: the last ten seconds are clapped`}
+        disabled={!mayChoose}
+        onChange={(timeCalls) => setAsked({ ...chosen, timeCalls })}
+      />
+      <Checkbox
+        checked={chosen.perSet}
+        disabled={!mayChoose || chosen.timeCalls.length === 0}
+        onChange={(event) => setAsked({ ...chosen, perSet: event.target.checked })}
+      >
+        <Trans>for each set, not only for the whole round</Trans>
+      </Checkbox>
       <ConfirmDialog
         isOpen={asked !== null}
         title={t`Change the voice of the gym?`}

@@ -6,7 +6,7 @@ import type { Drills, PlanBlock, PlanSet } from "../api/schema";
 import { BLOCK_KINDS } from "../ui/words";
 import { filled, placeOfNext } from "./added";
 import { focusFirstField } from "./nextField";
-import { newRound, newSet } from "./plan";
+import { newBlock, newRound, newSet } from "./plan";
 import { usePlanContext } from "./planContext";
 
 type Format = Drills["boutFormats"][number];
@@ -82,31 +82,23 @@ function exerciseFor(kind: PlanBlock["kind"], exercises: Exercise[]): PlanSet["p
 }
 
 export function emptyBlock(kind: PlanBlock["kind"], exercises: Exercise[]): PlanBlock {
-  return {
-    kind,
-    name: "",
-    changeover: 0,
-    locked: false,
-    rounds: [
-      kind === "rounds"
-        ? newRound()
-        : {
-            ...newRound(kind === "talk" ? 120 : 180, 0),
-            lastTen: false,
-            sets: [
-              kind === "talk" ? newSet("talk") : { ...newSet("exercise"), parameters: exerciseFor(kind, exercises) },
-            ],
-          },
-    ],
-  };
+  return newBlock(kind, [
+    kind === "rounds"
+      ? newRound()
+      : {
+          ...newRound(kind === "talk" ? 120 : 180, 0),
+          lastTen: false,
+          sets: [
+            kind === "talk" ? newSet("talk") : { ...newSet("exercise"), parameters: exerciseFor(kind, exercises) },
+          ],
+        },
+  ]);
 }
 
 export function boutBlock(format: Format): PlanBlock {
-  return {
-    kind: "rounds",
-    name: `${format.sport}, ${format.class}`,
-    changeover: 0,
-    locked: false,
-    rounds: [{ ...newRound(format.seconds, format.rest), times: format.rounds, sets: [newSet("free")] }],
-  };
+  return newBlock(
+    "rounds",
+    [{ ...newRound(format.seconds, format.rest), times: format.rounds, sets: [newSet("free")] }],
+    { name: `${format.sport}, ${format.class}` },
+  );
 }

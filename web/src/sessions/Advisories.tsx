@@ -2,9 +2,10 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button } from "antd";
 import { useRef, useState } from "react";
+import type { PlanFix } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { useNotice } from "../ui/useNotice";
-import { type Place, renewed } from "./plan";
+import { mended, type Place, renewed } from "./plan";
 import { usePlanContext } from "./planContext";
 import { reveal } from "./Ruler";
 import { fixed } from "./usePlans";
@@ -47,7 +48,7 @@ export function Advisories({ error }: { error: unknown }) {
               <button type="button" className="link-button" onClick={() => go(problem.place)}>
                 {problem.where}
               </button>{" "}
-              {problem.message}
+              {problem.message} <FixButton fix={problem.fix} />
             </li>
           ))}
         {document.warnings.map((warning) => (
@@ -67,6 +68,17 @@ export function Advisories({ error }: { error: unknown }) {
       </ul>
     </section>
   );
+}
+
+/** One press that mends a problem. */
+export function FixButton({ fix }: { fix: PlanFix | null }) {
+  const { change, old } = usePlanContext();
+  return fix ? (
+    // Places of an outdated answer may be others by now.
+    <Button size="small" disabled={old} onClick={() => change((now) => mended(now, fix))}>
+      {fix.label}
+    </Button>
+  ) : null;
 }
 
 /** Returns a function that fixes what a warning is about, and the id of the warning being fixed. */

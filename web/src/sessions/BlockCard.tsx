@@ -18,7 +18,7 @@ import { clock } from "./time";
 
 /** A part of the session with its rounds. */
 export function BlockCard({ block, at }: { block: PlanBlock; at: number }) {
-  const { change, document, reasons } = usePlanContext();
+  const { change, document, reasons, selected } = usePlanContext();
   const name = block.name || block.kind;
   const drag = useDraggable({ id: `block ${at}`, data: { kind: "block", block: at, label: name } satisfies Dragged });
   const target = useDroppable({ id: `block-target ${at}`, data: { kind: "block", block: at } satisfies Dropped });
@@ -84,6 +84,18 @@ export function BlockCard({ block, at }: { block: PlanBlock; at: number }) {
           onRemove={() => change((now) => ({ ...now, blocks: without(now.blocks, at) }))}
         />
       </header>
+      {(block.note !== "" || selected?.block === at) && (
+        <Input
+          size="small"
+          className="block-note"
+          variant="borderless"
+          value={block.note}
+          {...bounds("PlanBlock", "note")}
+          placeholder={t`What to do before it begins, such as: wrap hands, gloves on`}
+          aria-label={t`What to do before the block`}
+          onChange={(event) => put({ note: event.target.value }, true)}
+        />
+      )}
       <Why reasons={why.map((reason) => reason.message)} />
       {block.rounds.map((round, number) => (
         <RoundCard

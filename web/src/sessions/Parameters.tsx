@@ -3,6 +3,7 @@ import { Checkbox, Flex, Input, InputNumber, Select } from "antd";
 import { bounds } from "../api/bounds";
 import type { Drill, DrillParameter } from "../api/client";
 import type { PlanSet } from "../api/schema";
+import { useThemes } from "../api/useThemes";
 import { Segmented } from "../ui/Segmented";
 import type { ParameterValue } from "./plan";
 import { usePlanContext } from "./planContext";
@@ -98,6 +99,21 @@ function Field({ parameter, value, exercises, onPut }: FieldProps) {
           onChange={(event) => onPut(event.target.value, true)}
         />
       );
+    case "chain":
+      return (
+        <Input
+          size="small"
+          value={value as string}
+          maxLength={parameter.most}
+          placeholder={t`none`}
+          aria-label={parameter.title}
+          onChange={(event) => onPut(event.target.value === "" ? null : event.target.value, true)}
+        />
+      );
+    case "chains":
+      return <ChainsField parameter={parameter} value={value as string[]} onPut={onPut} />;
+    case "themes":
+      return <ThemesField parameter={parameter} value={value as string[]} onPut={onPut} />;
     case "choices":
       return (
         <Select
@@ -135,6 +151,50 @@ function Field({ parameter, value, exercises, onPut }: FieldProps) {
   }
 }
 
+interface TextsProps extends Pick<FieldProps, "parameter" | "onPut"> {
+  value: string[];
+}
+
+/** Several chains in one field, with semicolons between them; nothing between two is left open. */
+function ChainsField({ parameter, value, onPut }: TextsProps) {
+  return (
+    <Input
+      size="small"
+      // What is being typed is not a list yet.
+      key={JSON.stringify(value)}
+      defaultValue={value.join("; ")}
+      placeholder={t`computed; such as 2; 3b`}
+      aria-label={parameter.title}
+      onBlur={(event) => {
+        const chains = event.target.value.split(";").map((part) => part.trim());
+        onPut(chains.every((chain) => chain === "") ? null : chains);
+      }}
+      onPressEnter={(event) => event.currentTarget.blur()}
+    />
+  );
+}
+
+/** Known themes, and those of the library. */
+function ThemesField({ parameter, value, onPut }: TextsProps) {
+  const own = useThemes().data ?? [];
+  const known = parameter.choices.map((one) => one.label);
+  return (
+    <Select
+      size="small"
+      mode="multiple"
+      value={value}
+      options={[
+        ...parameter.choices,
+        ...own.filter(({ theme }) => !known.includes(theme)).map(({ theme }) => ({ value: theme, label: theme })),
+      ]}
+      aria-label={parameter.title}
+      onChange={(next: string[]) => next.length > 0 && onPut(next)}
+      popupMatchSelectWidth={false}
+      getPopupContainer={(node) => node.closest("main") ?? node}
+    />
+  );
+}
+
 interface NumbersProps extends Pick<FieldProps, "parameter" | "onPut"> {
   value: number[];
 }
@@ -147,7 +207,7 @@ function NumbersField({ parameter, value, onPut }: NumbersProps) {
       // What is being typed is not a list of numbers yet.
       key={JSON.stringify(value)}
       defaultValue={value.join(", ")}
-      placeholder={t`shared equally`}
+      placeholder={parameter.unit === "seconds" ? t`shared equally` : t`all alike`}
       suffix={parameter.unit}
       aria-label={parameter.title}
       onBlur={(event) => {

@@ -6,10 +6,12 @@ import type { SessionDocument } from "../api/client";
 import type { PlanContent } from "../api/schema";
 import { GROUPS, MEDIA, RULES } from "../ui/words";
 import type { Planner } from "./usePlanner";
+import { useDrills } from "./usePlans";
 
 /** The settings of the whole session. */
 export function PlanSettings({ planner, document }: { planner: Planner; document: SessionDocument | null }) {
   const { content } = planner.draft;
+  const drills = useDrills();
   const put = (values: Partial<typeof content>) =>
     planner.change((now) => ({ ...now, content: { ...now.content, ...values } }), true);
   return (
@@ -54,6 +56,28 @@ export function PlanSettings({ planner, document }: { planner: Planner; document
         {...bounds("Plan", "seed")}
         value={content.seed}
         onChange={(seed) => put({ seed: seed ?? 1 })}
+      />
+      <label htmlFor="plan-needs">
+        <Trans>What is needed</Trans>
+      </label>
+      <Input
+        id="plan-needs"
+        value={content.needs}
+        {...bounds("Plan", "needs")}
+        placeholder={t`such as wraps, gloves, a bag for two`}
+        onChange={(event) => put({ needs: event.target.value })}
+      />
+      <label htmlFor="plan-times">
+        <Trans>Times that the voice calls</Trans>
+      </label>
+      <Select
+        id="plan-times"
+        mode="multiple"
+        allowClear
+        value={content.timeCalls ?? []}
+        options={drills?.timeCalls ?? []}
+        placeholder={t`those of the gym`}
+        onChange={(timeCalls) => put({ timeCalls: timeCalls.length === 0 ? undefined : timeCalls })}
       />
       <span className="field-name">
         <Trans>Tracks: levels side by side on one clock</Trans>

@@ -154,6 +154,7 @@ function Planner({ plan }: { plan: Plan }) {
         old: check.old,
         drills: drills.drills,
         exercises: advice.exercises,
+        paces: drills.paces,
         selected,
         select: setSelected,
         change,

@@ -8,6 +8,12 @@ import { usePlanContext } from "./planContext";
 import { RoundHead } from "./RoundHead";
 import { RoundMore } from "./RoundMore";
 
+/** Tells whether a round has more than its work and rest. */
+const isSaid = (round: PlanRound) =>
+  Boolean(round.name || round.medium || round.purpose || round.tempo || round.moves || round.note || round.inRest) ||
+  round.laps > 1 ||
+  round.breath > 0;
+
 /** A round: work and rest, and the tracks side by side. */
 export function RoundCard({
   round,
@@ -49,9 +55,7 @@ export function RoundCard({
           <LaneColumn key={track ?? "all"} place={{ ...place, track }} round={round} compact={compact} />
         ))}
       </div>
-      {(chosen || round.medium || round.purpose || round.moves || round.note) && !compact && (
-        <RoundMore round={round} onPut={put} />
-      )}
+      {(chosen || isSaid(round)) && !compact && <RoundMore round={round} onPut={put} />}
     </article>
   );
 }

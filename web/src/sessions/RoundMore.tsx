@@ -1,9 +1,11 @@
-import { t } from "@lingui/core/macro";
+import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Flex, Input, Select } from "antd";
+import { Flex, Input, InputNumber, Select } from "antd";
 import { bounds } from "../api/bounds";
 import type { PlanRound } from "../api/schema";
 import { labelOf, MEDIA, PURPOSES } from "../ui/words";
+import { PaceSelect } from "./PaceSelect";
+import { newSet, withLaps } from "./plan";
 import { usePlanContext } from "./planContext";
 
 interface Props {
@@ -15,7 +17,45 @@ interface Props {
 export function RoundMore({ round, onPut }: Props) {
   const { content } = usePlanContext();
   return (
-    <Flex align="center" gap="small" className="round-more">
+    <Flex wrap align="center" gap="small" className="round-more">
+      <Input
+        size="small"
+        className="round-name"
+        value={round.name}
+        {...bounds("PlanRound", "name")}
+        placeholder={t`Name of the round`}
+        aria-label={t`Name of the round`}
+        onChange={(event) => onPut({ name: event.target.value }, true)}
+      />
+      <span className="small">
+        <InputNumber
+          size="small"
+          className="tiny"
+          {...bounds("PlanRound", "laps")}
+          value={round.laps}
+          aria-label={t`Laps`}
+          onChange={(laps) => onPut(withLaps(round, laps ?? 1, round.breath), true)}
+        />{" "}
+        {plural(round.laps, { one: "lap", other: "laps" })}
+      </span>
+      <span className="small">
+        <InputNumber
+          size="small"
+          className="tiny"
+          {...bounds("PlanRound", "breath")}
+          step={5}
+          value={round.breath}
+          aria-label={t`Breath between sets in seconds`}
+          onChange={(breath) => onPut(withLaps(round, round.laps, breath ?? 0), true)}
+        />{" "}
+        <Trans>s between sets</Trans>
+      </span>
+      <PaceSelect
+        value={round.tempo}
+        usual={content.tempo}
+        label={t`Tempo of the round`}
+        onChange={(tempo) => onPut({ tempo })}
+      />
       <Select
         size="small"
         className="medium"
@@ -56,6 +96,51 @@ export function RoundMore({ round, onPut }: Props) {
         aria-label={t`Note of the round`}
         onChange={(event) => onPut({ note: event.target.value }, true)}
       />
+      <InRest round={round} onPut={onPut} />
     </Flex>
+  );
+}
+
+/** What is done in the rest after the round. */
+function InRest({ round, onPut }: Props) {
+  const { drills, exercises } = usePlanContext();
+  const set = round.inRest;
+  const value = set === undefined ? "" : set.drill === "exercise" ? `exercise ${set.parameters.exercise}` : set.drill;
+  return (
+    <>
+      <Select
+        size="small"
+        value={value}
+        aria-label={t`In the rest`}
+        showSearch={{ optionFilterProp: "label" }}
+        options={[
+          { value: "", label: t`nothing in the rest` },
+          ...drills
+            .filter((one) => one.inRest && one.id !== "exercise")
+            .map((one) => ({
+              value: one.id,
+              label: one.id === "demonstration" ? t`in the rest: what comes, slowly` : t`in the rest: ${one.title}`,
+            })),
+          ...exercises.map((one) => ({ value: `exercise ${one.id}`, label: t`in the rest: ${one.name}` })),
+        ]}
+        onChange={(next) => {
+          const [drill = "", exercise] = next.split(" ");
+          onPut({ inRest: drill === "" ? undefined : { ...newSet(drill), parameters: exercise ? { exercise } : {} } });
+        }}
+        popupMatchSelectWidth={false}
+        getPopupContainer={(node) => node.parentElement ?? document.body}
+      />
+      {set?.drill === "talk" && (
+        <Input
+          size="small"
+          className="round-note"
+          value={String(set.parameters.about ?? "")}
+          maxLength={200}
+          placeholder={t`What is said in the rest`}
+          aria-label={t`What is said in the rest`}
+          onChange={(event) => onPut({ inRest: { ...set, parameters: { about: event.target.value } } }, true)}
+        />
+      )}
+    </>
   );
 }

@@ -3,6 +3,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Flex } from "antd";
 import type { PlanSet } from "../api/schema";
+import { FixButton } from "./Advisories";
 import { CombinationField } from "./CombinationField";
 import type { Dropped } from "./drag";
 import { Parameters } from "./Parameters";
@@ -10,6 +11,7 @@ import { address, dropped, type Place, withSet } from "./plan";
 import { usePlanContext } from "./planContext";
 import { SetChains } from "./SetChains";
 import { SetHead } from "./SetHead";
+import { SetMore } from "./SetMore";
 import { useSetOrder } from "./useSetOrder";
 
 /** A stretch of work: its drill, its combinations with their lines, and its settings. */
@@ -33,6 +35,7 @@ export function SetCard({
   const order = useSetOrder(set, (combinations) => put({ combinations }));
   const chosen = selected !== null && address(selected) === key;
   const most = drill?.most ?? 1;
+  const words = document?.sets.find((one) => one.place === key);
   const problems =
     document?.problems.filter((problem) => problem.place === key || problem.place.startsWith(`${key}.`)) ?? [];
   return (
@@ -61,10 +64,16 @@ export function SetCard({
       )}
       <Rungs place={place} />
       <Seams place={key} />
+      {words && drill?.id !== "exercise" && (
+        <p className="set-words">
+          <b>{words.is}</b> {words.does}
+        </p>
+      )}
       {drill && chosen && <Parameters drill={drill} set={set} onPut={put} />}
+      {drill && chosen && <SetMore drill={drill} set={set} onPut={put} />}
       {problems.map((problem) => (
         <p key={problem.message} className={problem.stops ? "set-problem stops" : "set-problem"}>
-          {problem.message}
+          {problem.message} <FixButton fix={problem.fix} />
         </p>
       ))}
     </div>

@@ -1,6 +1,6 @@
 import type { Drill } from "../api/client";
 import type { PlanCombination, PlanContent, PlanRound, PlanSet } from "../api/schema";
-import { newSet, withBlock } from "./plan";
+import { newBlock, newSet, withBlock } from "./plan";
 import { nextRound } from "./startPlan";
 import { blockSeconds, isStretchable, stretched } from "./stretch";
 
@@ -38,13 +38,7 @@ export function withAdded(
     } else {
       const last = now.blocks.findLastIndex(({ kind }) => kind === "rounds");
       const block = last < 0 ? now.blocks.length : last;
-      now =
-        last < 0
-          ? {
-              ...now,
-              blocks: [...now.blocks, { kind: "rounds", name: "", changeover: 0, locked: false, rounds: [] }],
-            }
-          : now;
+      now = last < 0 ? { ...now, blocks: [...now.blocks, newBlock("rounds", [])] } : now;
       place = { block, round: now.blocks[block]?.rounds.length ?? 0 };
       now = withBlock(now, block, (one) => ({ ...one, rounds: [...one.rounds, nextRound(one.rounds)] }));
     }

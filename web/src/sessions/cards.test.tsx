@@ -68,6 +68,7 @@ function Plan({ start, document, hand }: { start: PlanContent; document: Session
     old: false,
     drills: DRILLS,
     exercises: [],
+    paces: [],
     selected,
     select,
     change: setContent,
@@ -89,6 +90,7 @@ function block(start: PlanContent = PLAN, more: Partial<SessionDocument> = {}): 
     cues: [],
     problems: [],
     segments: [],
+    sets: [],
     shared: [],
     seams: [],
     ...more,
@@ -202,6 +204,7 @@ test("a problem is shown at its set", () => {
     where: "",
     message: "This set is empty.",
     stops: true,
+    fix: null,
   };
   block(PLAN, { problems: [problem] });
   expect(within(screen.getByRole("article")).getByText("This set is empty.")).toBeTruthy();
@@ -275,23 +278,26 @@ test.each(DRILLS.map((drill) => [drill.id, drill] as const))(
   (_, drill) => {
     const set: PlanSet = newSet(drill.id);
     render(
-      <PlanContext
-        value={{
-          content: PLAN,
-          document: null,
-          old: false,
-          drills: DRILLS,
-          exercises: [
-            { id: "squats", name: "Squats", for: [], does: "", seconds: 30, count: 10, easier: "", caution: "" },
-          ],
-          selected: null,
-          select: () => {},
-          change: () => {},
-          reasons: [],
-        }}
-      >
-        <Parameters drill={drill} set={set} onPut={() => {}} />
-      </PlanContext>,
+      <QueryClientProvider client={new QueryClient()}>
+        <PlanContext
+          value={{
+            content: PLAN,
+            document: null,
+            old: false,
+            drills: DRILLS,
+            exercises: [
+              { id: "squats", name: "Squats", for: [], does: "", seconds: 30, count: 10, easier: "", caution: "" },
+            ],
+            paces: [],
+            selected: null,
+            select: () => {},
+            change: () => {},
+            reasons: [],
+          }}
+        >
+          <Parameters drill={drill} set={set} onPut={() => {}} />
+        </PlanContext>
+      </QueryClientProvider>,
     );
     expect(screen.getByText(drill.about)).toBeTruthy();
     for (const parameter of drill.parameters) {
@@ -311,6 +317,7 @@ test("seconds each are read however they are written, and none means equally", (
         old: false,
         drills: DRILLS,
         exercises: [],
+        paces: [],
         selected: null,
         select: () => {},
         change: () => {},

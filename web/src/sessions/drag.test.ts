@@ -4,7 +4,7 @@ import type { PlanContent, PlanSet } from "../api/schema";
 import { planOf } from "../testing/plan";
 import { placeOf } from "./Advisories";
 import { drop, moveRound, roundKey, stretch } from "./drag";
-import { newRound, newSet } from "./plan";
+import { newBlock, newRound, newSet } from "./plan";
 import { nextRound } from "./startPlan";
 
 const drill = (id: string, most: number) => ({ id, most }) as Drill;
@@ -16,13 +16,13 @@ const of = (drillId: string, ...chains: string[]): PlanSet => ({
 const plan = (...blocks: PlanSet[][][]): PlanContent => ({
   ...planOf({}),
   tracks: [{ name: "One", level: 1 }],
-  blocks: blocks.map((rounds) => ({
-    kind: "rounds",
-    name: "Rounds",
-    changeover: 0,
-    locked: false,
-    rounds: rounds.map((sets, at) => ({ ...newRound(60 * (at + 1)), sets })),
-  })),
+  blocks: blocks.map((rounds) =>
+    newBlock(
+      "rounds",
+      rounds.map((sets, at) => ({ ...newRound(60 * (at + 1)), sets })),
+      { name: "Rounds" },
+    ),
+  ),
 });
 /** Returns the plan as one line: blocks separated by |, rounds by /, sets by comma. */
 const read = (content: PlanContent) =>

@@ -58,6 +58,7 @@ function shown(part: React.ReactNode, more: Partial<PlanInHand> = {}) {
     old: false,
     drills: [],
     exercises: [],
+    paces: [],
     selected: null,
     select: vi.fn(),
     change: vi.fn(),

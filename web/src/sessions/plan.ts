@@ -1,3 +1,4 @@
+import type { PlanFix } from "../api/client";
 import type { PlanBlock, PlanCombination, PlanContent, PlanRound, PlanSet, Stance } from "../api/schema";
 
 export type ParameterValue = PlanSet["parameters"][string];
@@ -12,14 +13,21 @@ export interface Place {
 }
 
 export function newSet(drill = "repeat"): PlanSet {
-  return { drill, seconds: null, combinations: [], parameters: {}, note: "" };
+  return { drill, seconds: null, combinations: [], parameters: {}, allOut: 0, note: "" };
+}
+
+export function newBlock(kind: PlanBlock["kind"], rounds: PlanRound[], values: Partial<PlanBlock> = {}): PlanBlock {
+  return { kind, name: "", note: "", changeover: 0, locked: false, rounds, ...values };
 }
 
 export function newRound(seconds = 180, rest = 60): PlanRound {
   return {
+    name: "",
     seconds,
     rest,
     times: 1,
+    laps: 1,
+    breath: 0,
     stance: "own",
     moves: false,
     lastTen: true,
@@ -36,7 +44,9 @@ export function writtenOut(content: PlanContent): PlanContent {
   return {
     ...content,
     tracks: content.tracks ?? [],
+    needs: content.needs ?? "",
     blocks: (content.blocks ?? []).map((block) => ({
+      ...newBlock(block.kind, []),
       ...block,
       rounds: (block.rounds ?? []).map((round) => ({
         ...newRound(0, 0),
@@ -141,6 +151,30 @@ export function renewed(
         tracks: round.tracks.map((track) => ({ ...track, ...(track.sets && { sets: track.sets.map(renew) }) })),
       })),
     })),
+  };
+}
+
+/** Returns the plan with the values of a press that mends a problem. */
+export function mended(content: PlanContent, fix: PlanFix): PlanContent {
+  const next = structuredClone(content);
+  let part = next as unknown as Record<string, Record<string, unknown>>;
+  for (const [key] of fix.place.matchAll(/[^.[\]]+/g)) {
+    part[key] ??= {};
+    part = part[key] as typeof part;
+  }
+  Object.assign(part, fix.values);
+  return next;
+}
+
+/** Returns the round with so many laps and such breaths between its sets; the sets stay as long as they are. */
+export function withLaps(round: PlanRound, laps: number, breath: number): PlanRound {
+  const breaths = (count: number, each: number) => each * Math.max(0, count * round.sets.length - 1);
+  const work = ((round.seconds ?? 0) - breaths(round.laps, round.breath)) / round.laps;
+  return {
+    ...round,
+    laps,
+    breath,
+    seconds: round.seconds === null ? null : Math.round(work * laps + breaths(laps, breath)),
   };
 }
 

@@ -1,5 +1,5 @@
 import { createContext, useContext } from "react";
-import type { Drill, Exercise, SessionDocument } from "../api/client";
+import type { Drill, Drills, Exercise, SessionDocument } from "../api/client";
 import type { PlanContent } from "../api/schema";
 import type { Place } from "./plan";
 
@@ -10,6 +10,8 @@ export interface PlanInHand {
   old: boolean;
   drills: Drill[];
   exercises: Exercise[];
+  /** Tempos with a word. */
+  paces: Drills["paces"];
   selected: Place | null;
   select: (place: Place | null) => void;
   /** @param typed whether it continues the change before, as while typing */

@@ -1,7 +1,7 @@
 import { t } from "@lingui/core/macro";
 import type { Course } from "../api/client";
 import type { PlanContent } from "../api/schema";
-import { newRound, newSet } from "./plan";
+import { newBlock, newRound, newSet } from "./plan";
 import { fixed } from "./usePlans";
 
 /** Creates a plan to be filled by hand, in the format of the course: a warm-up, one round and a cool-down. */
@@ -16,16 +16,14 @@ export async function startPlan(course: Course | null, numbering: string): Promi
     tempo: 1,
     seed: 1,
     numbering,
+    needs: "",
     tracks:
       course && course.levels.length > 1 ? course.levels.map((level) => ({ name: t`Level ${level}`, level })) : [],
     blocks: [
-      {
-        kind: "rounds",
+      newBlock("rounds", [newRound(course?.work ?? 180, course?.rests[0] ?? 60)], {
         name: t`Rounds`,
         changeover: 60,
-        locked: false,
-        rounds: [newRound(course?.work ?? 180, course?.rests[0] ?? 60)],
-      },
+      }),
     ],
   };
   return fixed(await fixed(content, "no-warm-up"), "no-cool-down");

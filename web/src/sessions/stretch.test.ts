@@ -40,6 +40,7 @@ test("exercises that fill one round fill it again", () => {
     seconds,
     combinations: [],
     parameters: {},
+    allOut: 0,
     note: "",
   }));
   const [round] = stretched({ ...block, rounds: block.rounds.map((one) => ({ ...one, sets })) }, 480).rounds;

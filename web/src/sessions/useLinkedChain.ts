@@ -12,7 +12,7 @@ const MIN_NAME = 2;
 
 /** A chain for a plan; one of the library has its name, too. */
 export type Addable = Pick<CombinationRow, "text" | "notation" | "stance"> &
-  Partial<Pick<CombinationRow, "id" | "name" | "version">>;
+  Partial<Pick<CombinationRow, "id" | "name" | "version" | "themes">>;
 
 /**
  * Returns a combination of the library as a plan stores it.
@@ -21,8 +21,10 @@ export type Addable = Pick<CombinationRow, "text" | "notation" | "stance"> &
  */
 export function planned(row: Addable, numbering: string): PlanCombination {
   const chain = numbering === "parity" ? row.notation : row.text;
-  const { stance, id, name, version } = row;
-  return id === undefined ? { chain, stance } : { chain, stance, name, id, version };
+  const { stance, id, name, version, themes = [] } = row;
+  return id === undefined
+    ? { chain, stance }
+    : { chain, stance, name, id, version, ...(themes.length > 0 && { themes }) };
 }
 
 /**

@@ -19,9 +19,8 @@ export function cue(atMs: number, kind: string, values: Partial<ProgrammeCue> = 
     marked: [],
     reminders: [],
     chain: null,
+    beside: [],
     sound: null,
-    say: null,
-    clip: null,
     ...values,
   };
 }
@@ -47,6 +46,8 @@ export function segment(
     title: kind === "work" ? "Repeat" : null,
     medium: "bag",
     purpose: null,
+    pace: null,
+    station: null,
     moves: false,
     note: "",
     stance: "own",
@@ -69,7 +70,9 @@ export function programme(
     stretches: starts,
     waits: [],
     segments,
+    opening: [],
     cues,
+    said: [],
     chains: [],
     ...values,
   };

@@ -89,21 +89,17 @@ interface ShownProps {
 
 /** The chain, or the cue that replaces it. */
 function Shown({ standing, stance, since }: ShownProps) {
-  const { resting, cue, chain, slowly, thrownIn, isOther } = standing;
+  const { comes, cue, chain, slowly, thrownIn, isOther } = standing;
   const thrown = thrownIn[stance];
   return chain ? (
     <>
       <p className="athlete-numbers">
-        {resting && (
+        {comes && (
           <small>
             <Trans>next</Trans>{" "}
           </small>
         )}
-        {cue?.before && (
-          <small>
-            <Trans>{cue.before}, then</Trans>{" "}
-          </small>
-        )}
+        {cue?.before && <small>{cue.before} </small>}
         {chain.numbers[thrown]}
         {cue?.after && <small>, {cue.after}</small>}
       </p>

@@ -47,9 +47,6 @@ function label(cue: ProgrammeCue, programme: Programme): string {
   if (chain && ["rung", "step", "defence", "counter"].includes(cue.kind)) {
     return numbersOf(chain);
   }
-  if (cue.kind === "stance") {
-    return cue.stance;
-  }
   return cue.short;
 }
 

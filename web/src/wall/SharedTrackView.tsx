@@ -1,13 +1,13 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import type { Programme, ScreenRun } from "../api/client";
+import type { Programme, ProgrammeChain, ScreenRun } from "../api/client";
 import { QrCode } from "../ui/QrCode";
 import { labelOf, PURPOSES } from "../ui/words";
 import { MovingLine } from "./MovingLine";
-import { numbersOf, standingAt, type TrackMoment } from "./moment";
+import { numbersOf, type Standing, standingAt, type TrackMoment } from "./moment";
 import { Picture } from "./Picture";
 import { timeLeft } from "./time";
-import { sizeOf, stateWord } from "./words";
+import { sizeOf, stateWord, stationWords } from "./words";
 
 /** The wall while everybody does the same. */
 export function SharedTrackView({
@@ -15,24 +15,29 @@ export function SharedTrackView({
   run,
   programme,
   stopped,
+  stoppedMs,
   since,
 }: {
   moment: TrackMoment;
   run: ScreenRun;
   programme: Programme;
   stopped: boolean;
+  /** How long a coach has paused it, in ms; null while it runs. */
+  stoppedMs: number | null;
   /** Returns the ms of the programme since a moment; called for every frame. */
   since: (from: number) => () => number;
 }) {
   const standing = standingAt(moment, programme);
-  const { resting, cue, chain, slowly } = standing;
+  const { resting, comes, cue, chain, slowly } = standing;
   const called = cue?.kind === "call" || cue?.kind === "last-call";
   const hasSets = moment.kind === "work" && moment.setLeftMs < moment.leftMs - 900;
   const start = cue?.atMs ?? 0;
   // Without anything else to show, the time takes all the space.
   const onlyTime = chain === null && (cue === null || cue.short === "free");
-  const { purpose, title } = moment.segment ?? {};
-  const below = [purpose ? labelOf(PURPOSES, purpose) : "", title ?? ""].filter(Boolean).join(" · ");
+  const { purpose, title, pace, station } = moment.segment ?? {};
+  const below = [stationWords(station), purpose ? labelOf(PURPOSES, purpose) : "", title ?? "", pace ?? ""]
+    .filter(Boolean)
+    .join(" · ");
   return (
     <div
       className={`wall wall-${moment.kind} ${moment.lastTen ? "is-last" : ""} ${stopped ? "is-stopped" : ""} ${onlyTime ? "is-time" : ""}`}
@@ -46,15 +51,21 @@ export function SharedTrackView({
       </header>
       <div className="wall-time" role="timer" aria-label={t`Time left`}>
         <span className="wall-clock">{timeLeft(moment.leftMs)}</span>
+        {stoppedMs !== null && (
+          <span className="wall-set">
+            <Trans>paused for {timeLeft(stoppedMs)}</Trans>
+          </span>
+        )}
+        {moment.counted !== null && <span className="wall-counted">{moment.counted}</span>}
         {hasSets && (
           <span className="wall-set">
             <Trans>set {timeLeft(moment.setLeftMs)}</Trans>
           </span>
         )}
       </div>
-      {onlyTime || <What standing={standing} title={moment.title} />}
+      {onlyTime || <What standing={standing} title={moment.title} programme={programme} />}
       <section className="wall-picture">
-        {!resting && <Picture moment={moment} programme={programme} />}
+        {!comes && <Picture moment={moment} programme={programme} />}
         {chain && <MovingLine chain={chain} slowly={slowly} again={!called} since={since(start)} />}
       </section>
       <Foot moment={moment} run={run} resting={resting} start={start} />
@@ -64,51 +75,70 @@ export function SharedTrackView({
 }
 
 /** What is thrown, or what comes after the rest. */
-function What({ standing, title }: { standing: ReturnType<typeof standingAt>; title: string }) {
-  const { resting, cue, chain, thrownIn, isOther } = standing;
+function What({ standing, title, programme }: { standing: Standing; title: string; programme: Programme }) {
+  const { comes, cue, chain, thrownIn, isOther } = standing;
   const numbers = chain && numbersOf(chain);
+  // Names and a list of choices do not fit below each other.
+  const hasChoices = (cue?.beside.length ?? 0) > 0;
   return (
-    <section className="wall-what" aria-label={resting ? t`What comes` : t`Choose`}>
-      {resting && (
+    <section className="wall-what" aria-label={comes ? t`What comes` : t`Choose`}>
+      {comes && (
         <p className="wall-next-word">
           <Trans>Next</Trans>
         </p>
       )}
-      {cue?.before && (
-        <p className="wall-beside">
-          <Trans>{cue.before}, then</Trans>
-        </p>
-      )}
+      {cue?.before && <p className="wall-beside">{cue.before}</p>}
       {chain && numbers ? (
         <>
           <p className={`wall-numbers wall-numbers-${sizeOf(numbers)}`}>{numbers}</p>
-          {cue?.after && <p className="wall-beside">{cue.after}</p>}
+          {cue?.after && <p className={`wall-beside wall-after-${sizeOf(cue.after)}`}>{cue.after}</p>}
+          <Choices cue={cue} programme={programme} />
           {isOther && (
             <p className="wall-other">
               <Trans>in the other stance</Trans>
             </p>
           )}
-          <dl className="wall-words">
-            <div>
-              <dt>
-                <Trans>orthodox</Trans>
-              </dt>
-              <dd>{chain.words[thrownIn.orthodox].join(", ")}</dd>
-            </div>
-            <div>
-              <dt>
-                <Trans>southpaw</Trans>
-              </dt>
-              <dd>{chain.words[thrownIn.southpaw].join(", ")}</dd>
-            </div>
-          </dl>
+          {hasChoices || (
+            <dl className="wall-words">
+              <div>
+                <dt>
+                  <Trans>orthodox</Trans>
+                </dt>
+                <dd>{chain.words[thrownIn.orthodox].join(", ")}</dd>
+              </div>
+              <div>
+                <dt>
+                  <Trans>southpaw</Trans>
+                </dt>
+                <dd>{chain.words[thrownIn.southpaw].join(", ")}</dd>
+              </div>
+            </dl>
+          )}
         </>
       ) : (
-        <p className={`wall-numbers wall-numbers-${cue?.kind === "count" ? "short" : "words"}`}>
-          {cue?.short ?? title}
-        </p>
+        <>
+          <p className={`wall-numbers wall-numbers-${cue?.kind === "count" ? "short" : "words"}`}>
+            {cue?.short ?? title}
+          </p>
+          <Choices cue={cue} programme={programme} />
+        </>
       )}
     </section>
+  );
+}
+
+/** Other chains to choose from: those of a menu, an easier and a harder form. */
+function Choices({ cue, programme }: { cue: Standing["cue"]; programme: Programme }) {
+  const choices = cue?.beside ?? [];
+  return choices.length === 0 ? null : (
+    <ul className={choices.length > 4 ? "wall-choices wall-choices-many" : "wall-choices"}>
+      {choices.map(({ label, chain }) => (
+        <li key={`${label} ${chain}`}>
+          {label && <small>{label}</small>}
+          {numbersOf(programme.chains[chain] as ProgrammeChain)}
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -124,10 +154,10 @@ interface FootProps {
 function Foot({ moment, run, resting, start }: FootProps) {
   return (
     <footer className="wall-foot">
-      {moment.kind === "work" && moment.next && moment.next.atMs > start ? (
+      {moment.next && (moment.kind === "work" || moment.shown) && (moment.next.atMs > start || resting) ? (
         <p className="wall-announced">{moment.next.text}</p>
       ) : (
-        <p className="wall-reminder">{moment.reminders[0] ?? moment.segment?.note ?? ""}</p>
+        <p className="wall-reminder">{moment.hint}</p>
       )}
       {resting && run.state.speed === 1 && (
         <div className="wall-follow">

@@ -5,7 +5,7 @@ import type { Programme, ScreenRun } from "../api/client";
 import { momentOf, type TrackMoment, tracksOf } from "./moment";
 import { SharedTrackView } from "./SharedTrackView";
 import type { ScreenClient, ScreenView } from "./screenClient";
-import { positionAt, stands, timeOf } from "./state";
+import { positionAt, stands, stoppedFor, timeOf } from "./state";
 import { TrackViews } from "./TrackViews";
 import { useAwake } from "./useAwake";
 import { useScreen, useTick } from "./useScreen";
@@ -130,7 +130,14 @@ function Playing({
     (moment) => (moment.segment?.track ?? null) === null && moment.next?.key === first.next?.key,
   );
   return together || moments.length === 1 ? (
-    <SharedTrackView moment={first} run={run} programme={programme} stopped={stopped} since={since} />
+    <SharedTrackView
+      moment={first}
+      run={run}
+      programme={programme}
+      stopped={stopped}
+      stoppedMs={stoppedFor(run.state, client.clock.now())}
+      since={since}
+    />
   ) : (
     <TrackViews moments={moments} programme={programme} stopped={stopped} />
   );

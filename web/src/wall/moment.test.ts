@@ -9,7 +9,7 @@ const two = programme(
     cue(0, "bell", { text: "Round 1 of 2" }),
     shows(0, "show", { text: "1 2", chain: 0, reminders: ["chin down"] }),
     cue(50_000, "next", { text: "Next: 1 2 3", chain: 1 }),
-    cue(60_000, "switch", { text: "Repeat" }),
+    cue(60_000, "change", { text: "Repeat" }),
     shows(60_000, "show", { text: "1 2 3", chain: 1 }),
     cue(110_000, "last-ten", { text: "Last ten seconds" }),
     cue(120_000, "rest", { text: "Rest, 30 s" }),
@@ -43,7 +43,7 @@ describe("what is on at a moment", () => {
       [
         shows(0, "show", { text: "1 2", chain: 0 }),
         cue(25_000, "next", { text: "Next: 3 2", short: "3 2", chain: 1 }),
-        shows(30_000, "switch", { text: "3 2", chain: 1 }),
+        shows(30_000, "change", { text: "3 2", chain: 1 }),
       ],
     );
     expect([29_999, 30_000, 59_000].map((at) => momentOf(list, null, at).shown?.chain)).toEqual([0, 1, 1]);
@@ -53,7 +53,7 @@ describe("what is on at a moment", () => {
     const thirds = programme(
       [segment(0, 60, "work")],
       [
-        cue(0, "switch", { text: "Thirds" }),
+        cue(0, "change", { text: "Thirds" }),
         cue(0, "phase", { text: "technique", isStep: true }),
         cue(50_000, "last-ten", { text: "Last ten seconds" }),
       ],
@@ -76,13 +76,9 @@ describe("what is on at a moment", () => {
   });
 
   test("before the start it shows when it begins, and with what", () => {
-    const moment = momentOf(two, null, -4000);
-    expect([moment.kind, moment.leftMs, moment.next?.text]).toEqual(["before", 4000, "1 2"]);
-    const warm = programme(
-      [segment(0, 60, "work", { drill: "exercise" })],
-      [cue(0, "bell"), shows(0, "exercise", { text: "Skipping" }), shows(60_000, "show", { text: "1 2" })],
-    );
-    expect(momentOf(warm, null, -1).next?.text).toBe("Skipping");
+    const begins = { ...two, opening: [cue(-10_000, "next", { text: "Next: 1 2" })] };
+    const moment = momentOf(begins, null, -4000);
+    expect([moment.kind, moment.leftMs, moment.next?.text]).toEqual(["before", 4000, "Next: 1 2"]);
   });
 
   test("after its end it is over", () => {

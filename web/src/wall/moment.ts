@@ -23,8 +23,15 @@ export interface TrackMoment {
   step: number;
   /** The announced cue. */
   next: ProgrammeCue | null;
+  /** What the coach wrote and reminders, of which one is shown at a time. */
+  hint: string;
   reminders: string[];
+  /** The repetition that was counted aloud last. */
+  counted: string | null;
 }
+
+/** Time in ms after which another hint is shown. */
+const HINT_MS = 30_000;
 
 /** Returns the tracks, or only null when everybody works together. */
 export function tracksOf(programme: Programme): (number | null)[] {
@@ -39,11 +46,21 @@ export function momentOf(programme: Programme, track: number | null, at: number)
   const cues = programme.cues.filter(of(track));
   const place = segments.findIndex((segment) => segment.fromMs <= at && at < segment.toMs);
   const segment = segments[place] ?? null;
-  const nothing = { track, name, lastTen: false, steps: [], step: -1, reminders: [], setLeftMs: 0, part: 0 };
+  const nothing = {
+    track,
+    name,
+    lastTen: false,
+    steps: [],
+    step: -1,
+    hint: "",
+    reminders: [],
+    counted: null,
+    setLeftMs: 0,
+    part: 0,
+  };
   if (segment === null) {
     const before = at < 0;
-    // The first cue, usually an exercise.
-    const first = before ? (cues.find((cue) => cue.kind !== "bell") ?? null) : null;
+    const first = before ? (programme.opening.find(of(track)) ?? null) : null;
     return {
       ...nothing,
       kind: before ? "before" : "over",
@@ -77,6 +94,15 @@ export function momentOf(programme: Programme, track: number | null, at: number)
   const steps = here.filter((cue) => cue.isStep);
   const reached = steps.filter((cue) => cue.atMs <= at).length - 1;
   const shown = begun.filter((cue) => cue.stands).at(-1) ?? begun.filter((cue) => cue.isStep).at(-1);
+  const isRest = segment.kind === "rest" || segment.kind === "changeover";
+  // During a rest, those of the next work.
+  const reminders =
+    (isRest
+      ? cues.find((cue) => cue.atMs > at && cue.reminders.length > 0)
+      : begun.filter((cue) => cue.reminders.length > 0).at(-1)
+    )?.reminders ?? [];
+  const hints = [...segment.note.split(" · ").filter(Boolean), ...reminders];
+  const counted = begun.filter((cue) => cue.kind === "aloud" || cue.kind === "repetitions").at(-1);
   const rung = here.filter((cue) => cue.kind === "rung");
   const ownPace = rung.length > 1 && rung.every((cue) => cue.atMs === segment.fromMs);
   return {
@@ -87,22 +113,22 @@ export function momentOf(programme: Programme, track: number | null, at: number)
     setLeftMs: segment.toMs - at,
     part: (at - from) / Math.max(1, to - from),
     lastTen: begun.some((cue) => cue.kind === "last-ten"),
-    title: begun.find((cue) => cue.kind === "bell")?.short ?? titleOf(cues, from) ?? segment.block,
-    shown:
-      segment.kind === "rest" || segment.kind === "changeover"
-        ? null
-        : ownPace
-          ? (rung.at(-1) ?? null)
-          : (shown ?? null),
+    title:
+      begun.find((cue) => cue.kind === "changeover")?.text ??
+      begun.find((cue) => cue.kind === "bell")?.short ??
+      titleOf(cues, from) ??
+      segment.block,
+    // A rest shows what is done in it, where something is.
+    shown: isRest && segment.drill === null ? null : ownPace ? (rung.at(-1) ?? null) : (shown ?? null),
     steps,
     step: ownPace ? -1 : reached,
-    next: begun.filter((cue) => cue.kind === "next" || cue.kind === "changeover").at(-1) ?? null,
-    // During a rest, those of the next work.
-    reminders:
-      (segment.kind === "work" || segment.kind === "listen"
-        ? begun.filter((cue) => cue.reminders.length > 0).at(-1)
-        : cues.find((cue) => cue.atMs > at && cue.reminders.length > 0)
-      )?.reminders ?? [],
+    next:
+      begun
+        .filter((cue) => cue.kind === "next" || (cue.kind === "changeover" && segment.kind === "changeover"))
+        .at(-1) ?? null,
+    hint: hints[Math.floor((at - segment.fromMs) / HINT_MS) % Math.max(1, hints.length)] ?? "",
+    reminders,
+    counted: counted?.kind === "aloud" ? counted.short : null,
   };
 }
 
@@ -114,6 +140,8 @@ function titleOf(cues: ProgrammeCue[], at: number): string | undefined {
 /** What a screen shows at a moment: the current chain, or the next one during a rest. */
 export interface Standing {
   resting: boolean;
+  /** Whether the cue is what comes after a rest, and not what is done now. */
+  comes: boolean;
   cue: ProgrammeCue | null;
   chain: ProgrammeChain | null;
   /** Demonstrated slowly for everybody. */
@@ -126,13 +154,15 @@ export interface Standing {
 
 export function standingAt(moment: TrackMoment, programme: Programme): Standing {
   const resting = ["rest", "before", "changeover"].includes(moment.kind);
-  const cue = resting ? moment.next : moment.shown;
+  const comes = resting && moment.shown === null;
+  const cue = comes ? moment.next : moment.shown;
   const isOther = cue?.stance === "other";
   return {
     resting,
+    comes,
     cue,
     chain: cue?.chain == null ? null : (programme.chains[cue.chain] ?? null),
-    slowly: resting || cue?.kind === "demonstration",
+    slowly: comes || cue?.kind === "demonstration",
     thrownIn: isOther ? { orthodox: "southpaw", southpaw: "orthodox" } : { orthodox: "orthodox", southpaw: "southpaw" },
     isOther,
   };

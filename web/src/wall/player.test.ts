@@ -43,10 +43,18 @@ const half = programme(
   rounds.flatMap(([work, rest]) => [segment(work, rest, "work"), segment(rest, rest + 30, "rest")]),
   rounds.flatMap(([work, rest]) => [
     cue(1000 * work, "bell", { sound: "bell" }),
-    ...Array.from({ length: 20 }, (_, call) => cue(1000 * work + 2000 + 6300 * call, "call", { clip: "a".repeat(32) })),
     cue(1000 * rest - 10_000, "last-ten", { sound: "clap" }),
     cue(1000 * rest, "rest", { sound: "end-bell" }),
   ]),
+  {
+    said: rounds.flatMap(([work]) =>
+      Array.from({ length: 20 }, (_, call) => ({
+        atMs: 1000 * work + 2000 + 6300 * call,
+        text: "one two",
+        clip: "a".repeat(32),
+      })),
+    ),
+  },
 );
 
 const player = async (ear: Ear) => {

@@ -18,11 +18,11 @@ export function soundsOf(programme: Programme): Sound[] {
       heard.add(`${cue.atMs} ${cue.sound}`);
       sounds.push({ key: `${cue.key} ${cue.sound}`, atMs: cue.atMs, kind: cue.sound, clip: null });
     }
-    if (cue.clip !== null) {
-      sounds.push({ key: `${cue.key} ${cue.clip}`, atMs: cue.atMs, kind: "clip", clip: cue.clip });
-    }
   }
-  return sounds;
+  for (const { atMs, clip } of programme.said) {
+    sounds.push({ key: `${atMs} ${clip}`, atMs, kind: "clip", clip });
+  }
+  return sounds.sort((one, other) => one.atMs - other.atMs);
 }
 
 /** Partials of a struck bell: ratio of the pitch, loudness, decay in s. Common practice, no source. */

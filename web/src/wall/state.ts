@@ -15,6 +15,11 @@ export function stands(state: RunState, now: number): boolean {
   );
 }
 
+/** Returns how long a coach has paused it by that server time, in ms; null when nobody did. */
+export function stoppedFor(state: RunState, now: number): number | null {
+  return state.pausedMs === null || state.endedMs !== null ? null : Math.max(0, now - timeOf(state, state.pausedMs));
+}
+
 /** Returns the server time at which a moment of the programme comes, if nothing changes. */
 export function timeOf(state: RunState, ms: number): number {
   return state.zeroMs + ms / state.speed;

@@ -67,9 +67,9 @@ export function useSound(client: ScreenClient, view: ScreenView, key: string): S
   const fetchClips = useCallback(
     async (programme: Programme) => {
       let failed = 0;
-      for (const clip of new Set(programme.cues.map((cue) => cue.clip))) {
+      for (const clip of new Set(programme.said.map((said) => said.clip))) {
         const now = player.current;
-        if (clip === null || now === null || now.has(clip)) {
+        if (now === null || now.has(clip)) {
           continue;
         }
         try {

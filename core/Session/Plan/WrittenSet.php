@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Plan;
+
+/**
+ * A set as it was written, before it has its share of the round.
+ *
+ * @internal to {@see RoundReader}
+ */
+final readonly class WrittenSet
+{
+    /**
+     * @param int|null $seconds that it says; null for its share of the round
+     * @param Set|null $set null when it cannot be done
+     */
+    public function __construct(public PlanFields $fields, private ?int $seconds, public ?Set $set)
+    {
+    }
+
+    /** Returns its length in s: what it says, or what its repetitions take; null for its share. */
+    public function length(): ?int
+    {
+        return $this->seconds ?? (0 === ($this->set->seconds ?? 0) ? null : $this->set?->seconds);
+    }
+}

@@ -1,0 +1,69 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
+import { Flex, Input, InputNumber, Select } from "antd";
+import { bounds } from "../api/bounds";
+import type { Drill } from "../api/client";
+import type { PlanSet } from "../api/schema";
+import { PURPOSES } from "../ui/words";
+import { PaceSelect } from "./PaceSelect";
+import { usePlanContext } from "./planContext";
+
+interface Props {
+  drill: Drill;
+  set: PlanSet;
+  onPut: (values: Partial<PlanSet>, typed?: boolean) => void;
+}
+
+/** What every kind of work may have: a tempo, a purpose, an end all out, an easier and a harder form. */
+export function SetMore({ drill, set, onPut }: Props) {
+  const { content } = usePlanContext();
+  if (!drill.isWork || drill.id === "exercise") {
+    return null;
+  }
+  const form = (name: "easier" | "harder", label: string) => (
+    <Input
+      size="small"
+      className="set-form"
+      value={set[name]?.chain ?? ""}
+      {...bounds("PlanCombination", "chain")}
+      placeholder={label}
+      aria-label={label}
+      onChange={({ target }) =>
+        onPut({ [name]: target.value.trim() === "" ? undefined : { chain: target.value, stance: "orthodox" } }, true)
+      }
+    />
+  );
+  return (
+    <Flex wrap align="center" gap="small" className="set-more">
+      <PaceSelect
+        value={set.tempo}
+        usual={content.tempo}
+        label={t`Tempo of the set`}
+        onChange={(tempo) => onPut({ tempo })}
+      />
+      <Select
+        size="small"
+        value={set.purpose ?? ""}
+        aria-label={t`What the set is for`}
+        options={[{ value: "", label: t`purpose of the round` }, ...PURPOSES]}
+        onChange={(purpose) => onPut({ purpose: purpose === "" ? undefined : (purpose as PlanSet["purpose"]) })}
+        popupMatchSelectWidth={false}
+        getPopupContainer={(node) => node.parentElement ?? document.body}
+      />
+      <span className="small">
+        <Trans>all out at the end</Trans>{" "}
+        <InputNumber
+          size="small"
+          className="tiny"
+          {...bounds("PlanSet", "allOut")}
+          value={set.allOut}
+          aria-label={t`Seconds all out at the end`}
+          onChange={(allOut) => onPut({ allOut: allOut ?? 0 }, true)}
+        />{" "}
+        s
+      </span>
+      {drill.most > 0 && form("easier", t`an easier form`)}
+      {drill.most > 0 && form("harder", t`a harder form`)}
+    </Flex>
+  );
+}
