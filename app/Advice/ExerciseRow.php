@@ -19,11 +19,14 @@ final readonly class ExerciseRow
         #[Assert\NotBlank(message: 'Give the exercise a name.', normalizer: 'trim')]
         #[Assert\Length(max: 60, maxMessage: 'A name has at most {{ limit }} characters.')]
         public string $name,
-        #[Assert\Count(min: 1, minMessage: 'Say where it belongs: warm-up, conditioning or cool-down.')]
+        #[Assert\Count(
+            min: 1,
+            minMessage: 'Say where it belongs: warm-up, conditioning, cool-down or between repetitions.',
+        )]
         #[Assert\All([
             new Assert\Choice(
-                choices: ['warm-up', 'conditioning', 'cool-down'],
-                message: 'It belongs to the warm-up, to conditioning or to the cool-down.',
+                choices: ['warm-up', 'conditioning', 'cool-down', 'between'],
+                message: 'It belongs to the warm-up, to conditioning, to the cool-down or between repetitions.',
             ),
         ])]
         public array $for,

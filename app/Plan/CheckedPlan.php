@@ -30,6 +30,7 @@ final readonly class CheckedPlan extends SessionDocument
             warnings: $document->warnings,
             problems: [...$document->problems, ...$more],
             sets: $document->sets,
+            needs: $document->needs,
             shared: $document->shared,
             seams: $document->seams,
             segments: $document->segments,

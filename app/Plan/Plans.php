@@ -123,6 +123,25 @@ final class Plans extends ServiceEntityRepository implements HasQuota
         return array_column($rows, 'content');
     }
 
+    /**
+     * Returns what the sessions of these days plan.
+     *
+     * @param string $from day such as 2026-11-23, in the time of the gym; $to as well
+     *
+     * @return list<array<mixed>>
+     */
+    public function contentsBetween(string $from, string $to, int $most): array
+    {
+        /** @var list<array{content: array<mixed>}> $rows */
+        $rows = $this->sessions()->select('p.content')->andWhere('p.startsAt BETWEEN :from AND :to')
+            ->setParameter('from', $this->moment($from, 'T00:00'))
+            ->setParameter('to', $this->moment($to, 'T23:59'))
+            ->orderBy('p.startsAt')->addOrderBy('p.id')
+            ->setMaxResults($most)->getQuery()->getResult();
+
+        return array_column($rows, 'content');
+    }
+
     /** @throws NotFound */
     public function get(int $id): Plan
     {

@@ -92,6 +92,8 @@ class RunProgramme
          *         beside?: list<mixed>,
          *     }>,
          *     segments: list<array<string, mixed>>,
+         *     chains: list<array<string, mixed>>,
+         *     needs?: list<string>,
          *     opening?: list<mixed>,
          *     said?: list<array{atMs: int, text: string}>,
          * } $document
@@ -109,6 +111,11 @@ class RunProgramme
 
         return [
             ...$document,
+            'needs' => $document['needs'] ?? [],
+            'chains' => array_map(
+                static fn (array $chain): array => $chain + ['holder' => null],
+                $document['chains'],
+            ),
             'opening' => $document['opening'] ?? [],
             'cues' => $cues,
             'said' => $document['said'] ?? $said,

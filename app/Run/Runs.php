@@ -59,6 +59,17 @@ final class Runs extends ServiceEntityRepository implements HasQuota
             ->orderBy('r.endedMs')->addOrderBy('r.id'));
     }
 
+    /** @return list<int> the plans that were started after that moment, in ms since 1970 */
+    public function plansStartedSince(int $ms): array
+    {
+        /** @var list<int> $plans */
+        $plans = $this->createQueryBuilder('r')->select('DISTINCT IDENTITY(r.plan)')
+            ->where('r.startedMs >= :since AND r.plan IS NOT NULL')->setParameter('since', $ms)
+            ->getQuery()->getSingleColumnResult();
+
+        return array_map(intval(...), $plans);
+    }
+
     /** @throws NotFound */
     public function view(int $id): RunView
     {

@@ -68,6 +68,19 @@ final readonly class ScreenController
         ]);
     }
 
+    /** Returns what a wall shows while no session runs. */
+    #[Route('/idle', methods: 'GET')]
+    public function idle(string $key, IdleWall $idle): JsonResponse
+    {
+        $this->wall($key);
+
+        return new JsonResponse([
+            'timeZone' => $this->gym->timeZone()->getName(),
+            'sessions' => $idle->sessions(),
+            'week' => $idle->week(),
+        ]);
+    }
+
     /** @param string|null $numbering in which an athlete reads; that of the plan when null */
     #[Route('/programmes/{run<\d{1,9}>}/{version<\d{1,9}>}', methods: 'GET')]
     public function programme(

@@ -14,6 +14,7 @@ final readonly class MediumProperties
      * @param bool $opponent whether somebody could answer, or the athlete imagines somebody who could
      * @param bool $flat whether an uppercut meets a face that goes straight down
      * @param non-empty-list<Limb> $takes what is usually thrown at it
+     * @param list<string> $needs what a class needs for it
      */
     private function __construct(
         public string $name,
@@ -23,6 +24,7 @@ final readonly class MediumProperties
         public Pushed $pushed,
         public bool $flat,
         public array $takes,
+        public array $needs,
     ) {
     }
 
@@ -56,6 +58,7 @@ final readonly class MediumProperties
          *         pushed: string,
          *         flat: bool,
          *         takes: non-empty-list<string>,
+         *         needs: list<string>,
          *     }>,
          * } $data
          */
@@ -69,6 +72,7 @@ final readonly class MediumProperties
                 pushed: Pushed::from($row['pushed']),
                 flat: $row['flat'],
                 takes: array_map(Limb::from(...), $row['takes']),
+                needs: $row['needs'],
             );
         }
 

@@ -128,7 +128,7 @@ final class AdviceTest extends ApiTestCase
 
     /** @param array<string, mixed> $with */
     #[TestWith([['name' => ' '], 'Give the exercise a name.'])]
-    #[TestWith([['for' => []], 'Say where it belongs: warm-up, conditioning or cool-down.'])]
+    #[TestWith([['for' => []], 'Say where it belongs: warm-up, conditioning, cool-down or between repetitions.'])]
     #[TestWith([['seconds' => 4], 'It lasts 5 to 600 seconds.'])]
     #[TestWith([['count' => 201], 'It is done 1 to 200 times.'])]
     public function testAnExerciseThatCannotBeIsRefused(array $with, string $sentence): void

@@ -94,6 +94,7 @@ final class PlanFilesTest extends ApiTestCase
                 warnings: [],
                 problems: [],
                 sets: [],
+                needs: [],
                 shared: [],
                 seams: [],
                 segments: [],

@@ -146,6 +146,7 @@ final class RolesTest extends ApiTestCase
         'GET /api/runs/{id}/record' => [401, 404, 404],
         // A screen is authenticated by its key, whoever is signed in; this one does not exist.
         'GET /api/screens/{key}' => [410, 410, 410],
+        'GET /api/screens/{key}/idle' => [410, 410, 410],
         'GET /api/screens/{key}/programmes/{run}/{version}' => [410, 410, 410],
         'GET /api/screens/{key}/clips/{run}/{version}/{digest}' => [410, 410, 410],
         'POST /api/screens/{key}/commands' => [410, 410, 410],

@@ -418,13 +418,13 @@ final class RunTest extends ApiTestCase
     {
         $key = $this->wall('Floor');
         $id = $this->start()['id'];
-        $cues = $this->ask('GET', "/api/screens/$key/programmes/$id/1")->body['cues'];
-        self::assertIsArray($cues);
-        $said = array_filter($cues, static fn (mixed $cue): bool => \is_array($cue) && null !== $cue['clip']);
-        self::assertNotSame([], $said);
-        foreach ($said as $cue) {
-            self::assertIsString($cue['clip']);
-            $clip = $this->ask('GET', "/api/screens/$key/clips/$id/1/{$cue['clip']}");
+        $all = $this->ask('GET', "/api/screens/$key/programmes/$id/1")->body['said'];
+        self::assertIsArray($all);
+        self::assertNotSame([], $all);
+        foreach ($all as $said) {
+            self::assertIsArray($said);
+            self::assertIsString($said['clip']);
+            $clip = $this->ask('GET', "/api/screens/$key/clips/$id/1/{$said['clip']}");
             self::assertSame([200, 'audio/wav', 'RIFF'], [$clip->status, $clip->contentType, substr($clip->raw, 0, 4)]);
         }
     }

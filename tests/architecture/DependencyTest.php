@@ -180,7 +180,9 @@ final class DependencyTest
         ],
         'Core\Session\Run' => [
             'Core\Technique', 'Core\Session\Drill', 'Core\Session\Drills', 'Core\Session\Programme'],
+        'Core\Session\Holder' => ['Core\Technique', 'Core\Combination', 'Core\Notation'],
         'Core\Session\Wall' => [
+            'Core\Session\Holder',
             'Core\Session\Plan',
             'Core\Flow\Timing',
             'Core\Technique',
@@ -229,6 +231,7 @@ final class DependencyTest
             'Core\Session\Load',
         ],
         'Core\Session\Serializer' => [
+            'Core\Session\Holder',
             'Core\Flow\Timing',
             'Core\Technique',
             'Core\Combination',

@@ -8,7 +8,7 @@ namespace Periplus\Core\Session\Advice;
 final readonly class Exercise
 {
     /**
-     * @param list<string> $for warm-up, conditioning, cool-down
+     * @param list<string> $for warm-up, conditioning, cool-down, between (repetitions)
      * @param int $seconds as usual
      * @param int|null $count as usual; null where it is not counted
      */

@@ -10,7 +10,9 @@ use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\MoveKind;
+use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Target;
 
 /**
@@ -28,10 +30,14 @@ final class ReminderChoice
     {
     }
 
-    /** @return list<Reminder> at most two */
-    public function for(CheckResult $result): array
+    /**
+     * @param Medium $medium at which it is thrown
+     *
+     * @return list<Reminder> at most two
+     */
+    public function for(CheckResult $result, Medium $medium = Medium::Shadow): array
     {
-        $wanted = self::topics($result);
+        $wanted = self::topics($result, $medium);
         $ranked = [];
         foreach ($this->advice->reminders as $order => $reminder) {
             $rank = array_search($reminder->for, $wanted, true);
@@ -49,7 +55,7 @@ final class ReminderChoice
     }
 
     /** @return list<string> what reminders of it are for, the most fitting first */
-    public static function topics(CheckResult $result): array
+    public static function topics(CheckResult $result, Medium $medium = Medium::Shadow): array
     {
         $topics = [];
         $worst = null;
@@ -61,9 +67,15 @@ final class ReminderChoice
         if (null !== $worst?->cause) {
             $topics[] = 'cause:'.$worst->cause->value;
         }
+        $before = null;
         foreach ($result->inStance->chain->items as $item) {
             if ($item instanceof StrikeItem) {
-                array_push($topics, ...self::ofStrike($item));
+                array_push($topics, ...self::ofStrike($item, $medium));
+                if ('jab' === $before?->strike->id && 'cross' === $item->strike->id) {
+                    $topics[] = 'jab-cross';
+                }
+            } elseif ($item instanceof MoveItem && str_starts_with($item->move->id, 'slip-')) {
+                array_push($topics, 'slip', 'head-movement');
             } elseif ($item instanceof MoveItem) {
                 $topics[] = Theme::dodges($item->move)
                     ? 'head-movement'
@@ -71,6 +83,7 @@ final class ReminderChoice
                         ? 'footwork'
                         : 'all');
             }
+            $before = $item instanceof StrikeItem ? $item : null;
         }
         $topics = array_values(array_unique([...$topics, 'all']));
         // Straights occur in nearly every chain, so what is special about this chain comes first.
@@ -80,7 +93,7 @@ final class ReminderChoice
     }
 
     /** @return list<string> */
-    private static function ofStrike(StrikeItem $item): array
+    private static function ofStrike(StrikeItem $item, Medium $medium): array
     {
         $strike = $item->strike;
         $topics = [];
@@ -91,10 +104,20 @@ final class ReminderChoice
             $topics[] = 'spinning';
         }
         if (Target::Body === $item->target && \in_array($strike->family, ['hook', 'shovel hook'], true)) {
+            if (Role::Lead === $strike->role) {
+                $topics[] = 'liver-hook';
+            }
             $topics[] = 'body-hook';
         }
         if (Target::Leg === $item->target && Limb::Leg === $strike->limb) {
             $topics[] = 'low-kick';
+        }
+        if (\in_array($strike->id, ['jab', 'cross'], true)) {
+            $topics[] = $strike->id;
+        }
+        // An uppercut rolls the wrist only against a face that goes straight down.
+        if ('uppercut' === $strike->family && Target::Head === $item->target && $medium->properties()->flat) {
+            $topics[] = 'bag-uppercut';
         }
         $topics[] = match (true) {
             Limb::Elbow === $strike->limb => 'elbow',
@@ -109,7 +132,7 @@ final class ReminderChoice
     {
         return match (true) {
             'all' === $topic => 3,
-            'straight' === $topic, 'footwork' === $topic => 2,
+            \in_array($topic, ['straight', 'jab', 'cross', 'jab-cross', 'footwork'], true) => 2,
             str_starts_with($topic, 'cause:') => 0,
             default => 1,
         };

@@ -122,8 +122,8 @@ final readonly class Calls implements Drill
             $enough = min(12, (int) ceil($count / $minutes));
             yield new DrillProblem(
                 t(
-                    'With {new} new ones a minute, {known} of the {count} are called in {seconds} s and the others '
-                        .'never.',
+                    'With {new, plural, one {# new one} other {# new ones}} a minute, {known} of the {count} are '
+                        .'called in {seconds} s and the others never.',
                     new: $run->parameters->whole('new'),
                     known: $run->parameters->whole('new') * $minutes,
                     count: $count,

@@ -43,7 +43,8 @@ final class PlanReader
      * @param array<string, Numbering>|null $numberings by id; the built-in ones when null
      * @param Advice|null $advice of the gym; what ships when null
      * @param Reader|null $reader of typed lines; what ships when null
-     * @param (\Closure(): list<string>)|null $themes of the gym's library, read when they are needed; any word is one when null
+     * @param (\Closure(): list<string>)|null $themes of the gym's library, read when they are needed; any word is one
+     *                                                when null
      */
     public function __construct(
         private readonly ?array $rules = null,

@@ -62,6 +62,26 @@ final readonly class SessionPlan
         return $sets;
     }
 
+    /** @return list<string> what is needed: the coach's words, then what its bags, pads and partners ask for */
+    public function needed(): array
+    {
+        $needed = array_map(trim(...), explode(',', $this->needs));
+        foreach ($this->blocks as $block) {
+            foreach ($block->rounds as $round) {
+                $isWork = [] !== array_filter(
+                    [...$round->everybody->sets, ...array_merge(...array_map(
+                        static fn (Lane $lane): array => $lane->sets,
+                        array_values($round->lanes),
+                    ))],
+                    static fn (Set $set): bool => $set->throws(),
+                );
+                array_push($needed, ...($isWork ? $round->medium->properties()->needs : []));
+            }
+        }
+
+        return array_values(array_unique(array_filter($needed, static fn (string $one): bool => '' !== $one)));
+    }
+
     /** @return list<PlannedCombination> all of its combinations, of every track */
     public function combinations(): array
     {

@@ -89,6 +89,14 @@ final readonly class Set
         );
     }
 
+    /** Tells whether strikes are thrown in it, and not an exercise done or listened to. */
+    public function throws(): bool
+    {
+        $definition = $this->drill->definition();
+
+        return $definition->isWork && !$definition->inRest;
+    }
+
     /** @return list<Beside> its easier and its harder form */
     public function forms(): array
     {

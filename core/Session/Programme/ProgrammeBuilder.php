@@ -518,7 +518,10 @@ final class ProgrammeBuilder
             );
 
             return $cue->with(
-                array_map(static fn (Reminder $reminder): string => $reminder->text, $this->reminders->for($result)),
+                array_map(
+                    static fn (Reminder $reminder): string => $reminder->text,
+                    $this->reminders->for($result, $options->medium),
+                ),
             );
         }, $this->cues);
     }

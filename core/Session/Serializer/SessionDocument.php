@@ -15,6 +15,7 @@ readonly class SessionDocument
      * @param list<WarningDocument> $warnings
      * @param list<PlanProblem> $problems
      * @param list<SetDocument> $sets that are done, in words
+     * @param list<string> $needs what is needed
      * @param list<SharedItems> $shared
      * @param list<SeamDocument> $seams
      * @param list<SegmentDocument> $segments
@@ -29,6 +30,7 @@ readonly class SessionDocument
         public array $warnings,
         public array $problems,
         public array $sets,
+        public array $needs,
         public array $shared,
         public array $seams,
         public array $segments,

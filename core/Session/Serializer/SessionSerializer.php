@@ -61,6 +61,7 @@ final readonly class SessionSerializer
             warnings: $this->warnings(new WarningContext($plan, $programme, $loads)),
             problems: $reading->problems,
             sets: $this->sets($programme),
+            needs: $plan->needed(),
             shared: $this->shared($plan),
             seams: $this->seams($programme),
             segments: array_map(

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Serializer;
 
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Pace;
+use Periplus\Core\Session\Holder\PadHolder;
 use Periplus\Core\Session\Plan\Duration;
 use Periplus\Core\Session\Plan\Set;
+use Periplus\Core\Technique\Stance;
 
 /** A set in words. */
 final readonly class SetDocument
@@ -18,6 +22,8 @@ final readonly class SetDocument
     public string $is;
     /** As it is announced. */
     public string $does;
+    /** @var array<string, list<string>>|null what a pad holder does for its first chain, by the athlete's stance */
+    public ?array $holder;
 
     public function __construct(Set $set, DrillRun $run)
     {
@@ -30,6 +36,21 @@ final readonly class SetDocument
             Pace::Working === $pace ? '' : $pace->title(),
             $set->options->purpose->value ?? '',
         ], static fn (string $part): bool => '' !== $part));
-        $this->does = $set->drill->announcement($run)->text;
+        $announced = $set->drill->announcement($run);
+        $this->does = $announced->text;
+        $this->holder = null === $announced->chain || !$set->options->medium->properties()->held
+            ? null
+            : self::held($announced->chain);
+    }
+
+    /** @return array<string, list<string>> by the athlete's stance */
+    private static function held(Chain $chain): array
+    {
+        $does = [];
+        foreach (Stance::cases() as $stance) {
+            $does[$stance->value] = PadHolder::builtIn()->does(new ChainInStance($chain, $stance));
+        }
+
+        return $does;
     }
 }

@@ -34,7 +34,7 @@ final class Script
     private function __construct(private readonly Programme $programme, private readonly VoiceStyle $style)
     {
         // Everybody hears the same voice, so it uses the numbers of the plan, whatever the screens show.
-        $this->speech = new Speech($programme->plan->numbering);
+        $this->speech = new Speech($programme->plan->numbering, $style->says);
         foreach ($programme->cues as $cue) {
             if (\in_array(Sound::of($cue->kind), [Sound::Bell, Sound::EndBell], true)) {
                 $this->bells[$cue->atMs] = true;
@@ -143,16 +143,16 @@ final class Script
         $drafts = [];
         foreach ($moments as $cues) {
             $first = array_values($cues)[0];
-            $say = fn (Says $says): string => $this->ofTracks(
-                array_map(fn (Cue $cue): string => $this->speech->announcement($cue, $says), $cues),
+            $say = fn (bool $inShort): string => $this->ofTracks(
+                array_map(fn (Cue $cue): string => $this->speech->announcement($cue, $inShort), $cues),
             );
             $earliest = $first->atMs + $this->ringing($first->atMs);
             $drafts[] = new Draft(
                 $earliest,
                 null === $first->forMs ? $earliest : max($earliest, $first->forMs - self::LEAD),
                 $first->forMs ?? $this->after($first->atMs),
-                $say($this->style->says),
-                $say(Says::Names === $this->style->says ? Says::Names : Says::Numbers),
+                $say(false),
+                $say(true),
             );
         }
 

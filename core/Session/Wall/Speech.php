@@ -30,10 +30,10 @@ final readonly class Speech
     private bool $hasNumbers;
     private \NumberFormatter $words;
 
-    public function __construct(Numbering $numbering)
+    public function __construct(Numbering $numbering, private Says $says = Says::Both)
     {
         $this->writer = new Writer($numbering);
-        $this->hasNumbers = !$numbering->boundToHand;
+        $this->hasNumbers = !$numbering->boundToHand && Says::Names !== $says;
         $this->words = new \NumberFormatter('en', \NumberFormatter::SPELLOUT);
     }
 
@@ -69,10 +69,18 @@ final readonly class Speech
         };
     }
 
-    /** Returns what announces the cue, the whole of it. */
-    public function announcement(Cue $cue, Says $says): string
+    /**
+     * Returns what announces the cue, the whole of it.
+     *
+     * @param bool $inShort once instead of twice
+     */
+    public function announcement(Cue $cue, bool $inShort = false): string
     {
-        $chain = null === $cue->chain ? $this->plain($cue->short) : $this->said($cue->chain, $says);
+        $chain = match (true) {
+            null === $cue->chain => $this->plain($cue->short),
+            $inShort || Says::Both !== $this->says => $this->chain($cue->chain),
+            default => $this->twice($cue->chain),
+        };
         $choices = implode(
             t(', or '),
             array_map(
@@ -106,16 +114,13 @@ final readonly class Speech
         return $said;
     }
 
-    private function said(Chain $chain, Says $says): string
+    /** Returns a chain in numbers and then in names. */
+    private function twice(Chain $chain): string
     {
         $numbers = $this->chain($chain);
         $names = $this->plain(implode(', ', Words::byRole()->items(new ChainInStance($chain, Stance::Orthodox))));
 
-        return match (true) {
-            Says::Numbers === $says, $numbers === $names => $numbers,
-            Says::Names === $says => $names,
-            default => $numbers.'. '.$names,
-        };
+        return $numbers === $names ? $numbers : $numbers.'. '.$names;
     }
 
     private function around(Cue $cue, string $chain): string

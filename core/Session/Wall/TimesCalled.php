@@ -7,6 +7,7 @@ namespace Periplus\Core\Session\Wall;
 use Periplus\Core\Session\Plan\TimeCall;
 use Periplus\Core\Session\Plan\Window;
 use Periplus\Core\Session\Programme\Programme;
+use Periplus\Core\Session\Programme\Segment;
 use Periplus\Core\Session\Programme\SegmentKind;
 
 use function Periplus\Core\Language\t;
@@ -52,8 +53,11 @@ final readonly class TimesCalled
             if (SegmentKind::Rest === $segment->kind || SegmentKind::Changeover === $segment->kind) {
                 $rests[] = new Window($segment->fromMs, $segment->toMs);
             } elseif (SegmentKind::Work === $segment->kind) {
+                // Exercises have a time of their own each, as the wall shows it.
                 $goesOn = !$perSet
                     && [] !== $work
+                    && !self::isExercise($segment)
+                    && !self::isExercise($before)
                     && SegmentKind::Work === $before?->kind
                     && $before->place->round === $segment->place->round
                     && $before->place->repeat === $segment->place->repeat;
@@ -67,6 +71,11 @@ final readonly class TimesCalled
         }
 
         return [$work, $rests];
+    }
+
+    private static function isExercise(?Segment $segment): bool
+    {
+        return 'exercise' === $segment?->set?->drill->definition()->id;
     }
 
     /**

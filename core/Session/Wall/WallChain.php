@@ -13,6 +13,8 @@ final readonly class WallChain
     /**
      * @param array<string, string> $numbers by the athlete's stance
      * @param array<string, list<string>> $words of each item, by the athlete's stance
+     * @param array<string, list<string>>|null $holder what the pad holder does, by the athlete's stance; null where
+     *                                                 nobody holds
      * @param int $learningMs how long it takes at learning tempo
      */
     public function __construct(
@@ -21,6 +23,7 @@ final readonly class WallChain
         public Verdict $verdict,
         public LineDrawing $line,
         public int $learningMs,
+        public ?array $holder,
     ) {
     }
 }

@@ -10,6 +10,7 @@ use Periplus\Core\Session\Plan\Track;
 final readonly class WallDocument
 {
     /**
+     * @param list<string> $needs what is needed
      * @param list<Track> $tracks
      * @param list<int> $stretches moments, in ms, to which one may jump
      * @param list<int> $waits moments, in ms, at which the clock waits for the coach
@@ -22,6 +23,7 @@ final readonly class WallDocument
     public function __construct(
         public string $name,
         public int $lengthMs,
+        public array $needs,
         public array $tracks,
         public array $stretches,
         public array $waits,

@@ -16,6 +16,7 @@ use Periplus\Core\Notation\Writer;
 use Periplus\Core\Session\Drill\Beside;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Drill\SessionValues;
+use Periplus\Core\Session\Holder\PadHolder;
 use Periplus\Core\Session\Programme\Cue;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\Segment;
@@ -70,6 +71,7 @@ final class WallSerializer
         return new WallDocument(
             name: $this->programme->plan->name,
             lengthMs: $this->programme->lengthMs,
+            needs: $this->programme->plan->needed(),
             tracks: $this->programme->plan->tracks,
             stretches: $this->programme->stretches(),
             waits: $this->programme->waits(),
@@ -169,6 +171,7 @@ final class WallSerializer
                     LineSize::Wall,
                 ),
                 (int) ceil($slow->timing->length()),
+                $options->medium->properties()->held ? array_map(PadHolder::builtIn()->does(...), $inStances) : null,
             );
         }
 

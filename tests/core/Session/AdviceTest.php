@@ -14,6 +14,7 @@ use Periplus\Core\Session\Advice\Reminder;
 use Periplus\Core\Session\Advice\ReminderChoice;
 use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Medium;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -24,11 +25,12 @@ use PHPUnit\Framework\TestCase;
 final class AdviceTest extends TestCase
 {
     /** @param list<string> $topics the first ones */
-    #[TestWith(['1 2', ['straight', 'all']])]
-    #[TestWith(['1 2 3b', ['body-hook', 'hook', 'straight']])]
+    #[TestWith(['1 2', ['jab', 'straight', 'cross', 'jab-cross', 'all']])]
+    #[TestWith(['2', ['cross', 'straight', 'all']])]
+    #[TestWith(['1 2 3b', ['liver-hook', 'body-hook', 'hook', 'jab']])]
     #[TestWith(['1 14l', ['low-kick', 'round kick']])]
-    #[TestWith(['(1) 2', ['feint', 'straight']])]
-    #[TestWith(['slip-lead 3', ['head-movement', 'hook']])]
+    #[TestWith(['(1) 2', ['feint', 'jab']])]
+    #[TestWith(['slip-lead 3', ['slip', 'head-movement', 'hook']])]
     #[TestWith(['1 2 push 18', ['spinning']])]
     #[TestWith(['clinch 22', ['knee']])]
     #[TestWith(['step-in 31', ['elbow']])]
@@ -38,6 +40,15 @@ final class AdviceTest extends TestCase
     public function testWhatIsSpecialAboutAChainComesFirst(string $chain, array $topics): void
     {
         self::assertSame($topics, \array_slice(ReminderChoice::topics(self::check($chain)), 0, \count($topics)));
+    }
+
+    public function testALoneCrossIsNotRemindedOfTheJabAndAnUppercutOfTheBagOnlyAtABag(): void
+    {
+        self::assertNotContains('jab', ReminderChoice::topics(self::check('2 3')));
+        self::assertNotContains('jab-cross', ReminderChoice::topics(self::check('2 1')));
+        self::assertNotContains('bag-uppercut', ReminderChoice::topics(self::check('6'), Medium::Shadow));
+        self::assertNotContains('bag-uppercut', ReminderChoice::topics(self::check('6'), Medium::RoundBag));
+        self::assertContains('bag-uppercut', ReminderChoice::topics(self::check('6'), Medium::Bag));
     }
 
     public function testEveryTopicHasAReminderAndNoReminderIsForAnotherTopic(): void

@@ -10,6 +10,7 @@ export const PARTS = [
   { value: "warm-up", label: t`warm-up` },
   { value: "conditioning", label: t`conditioning` },
   { value: "cool-down", label: t`cool-down` },
+  { value: "between", label: t`between repetitions` },
 ];
 
 /** The fields of an exercise that are one line of text. */

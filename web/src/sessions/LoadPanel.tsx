@@ -35,6 +35,11 @@ export function LoadPanel() {
           )}
         </span>
       </Flex>
+      {document.needs.length > 0 && (
+        <p className="small">
+          <Trans>Needed: {document.needs.join(", ")}</Trans>
+        </p>
+      )}
       {document.tracks.length > 1 && (
         <Segmented
           block

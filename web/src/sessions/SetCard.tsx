@@ -69,6 +69,16 @@ export function SetCard({
           <b>{words.is}</b> {words.does}
         </p>
       )}
+      {words?.holder && chosen && (
+        <details className="set-words">
+          <summary>
+            <Trans>For who holds the pads</Trans>
+          </summary>
+          <Trans>orthodox</Trans>: {words.holder.orthodox.join(" · ")}
+          <br />
+          <Trans>southpaw</Trans>: {words.holder.southpaw.join(" · ")}
+        </details>
+      )}
       {drill && chosen && <Parameters drill={drill} set={set} onPut={put} />}
       {drill && chosen && <SetMore drill={drill} set={set} onPut={put} />}
       {problems.map((problem) => (

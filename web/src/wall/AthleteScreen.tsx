@@ -1,12 +1,13 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import type { Stance } from "../api/client";
+import type { Programme, Stance } from "../api/client";
 import { MovingLine } from "./MovingLine";
 import { momentOf, standingAt, type TrackMoment, tracksOf } from "./moment";
 import { ReadingFields, useReading } from "./ReadingFields";
 import { positionAt, stands } from "./state";
 import { timeLeft } from "./time";
 import { useScreen, useTick } from "./useScreen";
+import { stationWords } from "./words";
 import "./wall.css";
 import "./athlete.css";
 
@@ -55,7 +56,16 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
         <span>{stands(run.state, now) ? t`paused` : STATES[moment.kind]}</span>
       </header>
       <p className="athlete-clock">{timeLeft(moment.leftMs)}</p>
-      <Shown standing={standing} stance={reading.stance} since={() => (client.position() ?? from) - from} />
+      <Shown
+        standing={standing}
+        programme={programme}
+        stance={reading.stance}
+        since={() => (client.position() ?? from) - from}
+      />
+      {moment.segment && stationWords(moment.segment.station) && (
+        <p className="athlete-words">{stationWords(moment.segment.station)}</p>
+      )}
+      {moment.segment?.note && <p className="athlete-words">{moment.segment.note}</p>}
       <ul>
         {moment.reminders.map((one) => (
           <li key={one}>{one}</li>
@@ -82,13 +92,14 @@ const STATES: Record<TrackMoment["kind"], string> = {
 
 interface ShownProps {
   standing: ReturnType<typeof standingAt>;
+  programme: Programme;
   stance: Stance;
   /** Returns how long the chain has been shown, in ms. */
   since: () => number;
 }
 
 /** The chain, or the cue that replaces it. */
-function Shown({ standing, stance, since }: ShownProps) {
+function Shown({ standing, programme, stance, since }: ShownProps) {
   const { comes, cue, chain, slowly, thrownIn, isOther } = standing;
   const thrown = thrownIn[stance];
   return chain ? (
@@ -108,6 +119,24 @@ function Shown({ standing, stance, since }: ShownProps) {
         <p className="athlete-words">
           <Trans>in your other stance</Trans>
         </p>
+      )}
+      {cue && cue.beside.length > 0 && (
+        <ul className="athlete-choices">
+          {cue.beside.map(({ label, chain: of }) => (
+            <li key={`${label} ${of}`}>
+              {label && <small>{label} </small>}
+              {programme.chains[of]?.numbers[thrown]}
+            </li>
+          ))}
+        </ul>
+      )}
+      {chain.holder && (
+        <details className="athlete-holder">
+          <summary>
+            <Trans>For who holds the pads</Trans>
+          </summary>
+          {chain.holder[thrown].join(" · ")}
+        </details>
       )}
       <div className="athlete-line">
         <MovingLine chain={chain} slowly={slowly} again since={since} />

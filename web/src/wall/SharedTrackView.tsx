@@ -68,7 +68,7 @@ export function SharedTrackView({
         {!comes && <Picture moment={moment} programme={programme} />}
         {chain && <MovingLine chain={chain} slowly={slowly} again={!called} since={since(start)} />}
       </section>
-      <Foot moment={moment} run={run} resting={resting} start={start} />
+      <Foot moment={moment} run={run} resting={resting} start={start} needs={programme.needs} />
       <progress className="wall-bar" max={1} value={moment.part} aria-label={t`Elapsed`} />
     </div>
   );
@@ -148,16 +148,19 @@ interface FootProps {
   resting: boolean;
   /** When the shown cue began, in ms of the programme. */
   start: number;
+  /** What the class needs. */
+  needs: string[];
 }
 
 /** What is announced next, or a reminder; in a rest the code for phones. */
-function Foot({ moment, run, resting, start }: FootProps) {
+function Foot({ moment, run, resting, start, needs }: FootProps) {
+  const needed = moment.kind === "before" && needs.length > 0 ? t`Needed: ${needs.join(", ")}` : "";
   return (
     <footer className="wall-foot">
       {moment.next && (moment.kind === "work" || moment.shown) && (moment.next.atMs > start || resting) ? (
         <p className="wall-announced">{moment.next.text}</p>
       ) : (
-        <p className="wall-reminder">{moment.hint}</p>
+        <p className="wall-reminder">{needed || moment.hint}</p>
       )}
       {resting && run.state.speed === 1 && (
         <div className="wall-follow">

@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useCallback, useState } from "react";
 import type { Programme, ScreenRun } from "../api/client";
+import { IdleWall } from "./IdleWall";
 import { momentOf, type TrackMoment, tracksOf } from "./moment";
 import { SharedTrackView } from "./SharedTrackView";
 import type { ScreenClient, ScreenView } from "./screenClient";
@@ -51,13 +52,7 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
       {run !== null && programme !== null && !isLongOver ? (
         <Playing run={run} programme={programme} position={position} stopped={stopped} client={client} />
       ) : (
-        <div className="wall wall-idle">
-          <h1>{view.screen?.gym ?? t`Periplus`}</h1>
-          <p className="wall-large">
-            {view.screen === null ? t`No connection to the gym’s server yet` : t`No session runs on this wall`}
-          </p>
-          <p className="wall-soft">{view.screen?.name}</p>
-        </div>
+        <IdleWall client={client} view={view} screenKey={screenKey} />
       )}
       <div className="wall-notices">
         {sound.needsPress && (
