@@ -9,16 +9,19 @@ use Periplus\App\Http\PlainText;
 use Periplus\App\Print\Sheet;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Session\Advice\Advice;
-use Periplus\Core\Session\Drill\PlannedCombination;
+use Periplus\Core\Session\Drill\Beside;
+use Periplus\Core\Session\Drill\RoundStance;
 use Periplus\Core\Session\Load\LoadCounter;
 use Periplus\Core\Session\Plan\Block;
 use Periplus\Core\Session\Plan\Duration;
+use Periplus\Core\Session\Plan\Lane;
 use Periplus\Core\Session\Plan\Round;
 use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Plan\Set;
 use Periplus\Core\Session\Programme\Cue;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
+use Periplus\Core\Session\Serializer\SetDocument;
 use Periplus\Core\Technique\Stance;
 
 use function Periplus\Core\Language\t;
@@ -114,6 +117,9 @@ final readonly class SessionSheet
             ),
             90,
         );
+        if ([] !== $session->needed()) {
+            $this->write($pdf, Sheet::WORDS, $points, t('Needed: {needs}', needs: implode(', ', $session->needed())), 90);
+        }
         $pdf->Ln(2);
         foreach ($session->blocks as $number => $block) {
             $this->block($pdf, $block, self::starts($programme, $number), $session, $advice, $points);
@@ -150,11 +156,16 @@ final readonly class SessionSheet
         float $points,
     ): void {
         $this->write($pdf, Sheet::NUMBERS, 1.5 * $points, self::clock($starts[0] ?? 0).'   '.$block->name);
+        if ('' !== $block->note) {
+            $this->row($pdf, '', $block->note, 0.85 * $points);
+        }
         foreach ($block->rounds as $number => $round) {
             $head =
                 (\count($block->rounds) > 1 ? self::clock($starts[$number] ?? 0).'  ' : '')
+                .('' === $round->name ? '' : $round->name.': ')
                 .($round->times > 1 ? $round->times.' × ' : '')
                 .self::clock(1000 * $round->seconds)
+                .self::laps($round)
                 .($round->rest > 0 ? ', rest '.$round->rest.' s' : '')
                 .('other' === $round->stance->value ? t(', other stance') : '')
                 .($round->medium !== $session->medium ? ', on '.$round->medium->value : '');
@@ -174,7 +185,7 @@ final readonly class SessionSheet
                             static fn (Set $set): string => self::exercise($set, $advice)
                                 .' '
                                 .self::clock(1000 * $set->seconds),
-                            $round->everybody->sets,
+                            self::inOneLap($round->everybody),
                         ),
                     ),
                     $points,
@@ -183,10 +194,23 @@ final readonly class SessionSheet
             }
             $shown = [] === $round->lanes ? ['' => $round->everybody] : self::named($round, $session);
             foreach ($shown as $name => $lane) {
-                foreach ($lane->sets as $index => $set) {
-                    $this->row($pdf, 0 === $index ? trim($head.'  '.$name) : '', self::line($set), $points);
+                foreach (self::inOneLap($lane) as $index => $set) {
+                    $this->row(
+                        $pdf,
+                        0 === $index ? trim($head.'  '.$name) : '',
+                        $this->line($set, $session, $advice),
+                        $points,
+                    );
                 }
                 $head = '';
+            }
+            if (null !== $round->inRest) {
+                $this->row(
+                    $pdf,
+                    '',
+                    t('In the rest: {what}', what: $this->line($round->inRest, $session, $advice)),
+                    0.85 * $points,
+                );
             }
             if ('' !== $round->note) {
                 $this->row($pdf, '', $round->note, 0.85 * $points);
@@ -195,7 +219,7 @@ final readonly class SessionSheet
         $pdf->Ln(0.15 * $points);
     }
 
-    /** @return array<string, \Periplus\Core\Session\Plan\Lane> */
+    /** @return array<string, Lane> */
     private static function named(Round $round, SessionPlan $session): array
     {
         $lanes = [];
@@ -223,20 +247,45 @@ final readonly class SessionSheet
         }
     }
 
-    private static function line(Set $set): string
+    private function line(Set $set, SessionPlan $session, Advice $advice): string
     {
-        $chains = implode(
-            '  |  ',
-            array_map(
-                static fn (PlannedCombination $one): string => strtr($one->text, [' ' => '  '])
-                    .(null === $one->name ? '' : ' ('.$one->name.')'),
-                $set->combinations,
-            ),
+        $names = [];
+        foreach ($set->combinations as $combination) {
+            $names[] = $combination->name ?? '';
+        }
+        $names = array_unique(array_diff($names, ['']));
+        $run = $set->run($session, null, RoundStance::Own, $advice);
+        $words = new SetDocument($set, $run);
+        $holder = $words->holder['orthodox'] ?? [];
+        $forms = array_map(
+            static fn (Beside $one): string => $one->label.' '.$run->write($one->chain),
+            $set->forms(),
         );
 
-        return $set->drill->definition()->title
-            .('' === $chains ? '' : ':  '.$chains)
-            .('' === $set->note ? '' : '  — '.$set->note);
+        return $words->is.':  '.$words->does
+            .([] === $names ? '' : ' ('.implode(', ', $names).')')
+            .([] === $forms ? '' : '  · '.implode(', ', $forms))
+            .('' === $set->note ? '' : '  — '.$set->note)
+            .([] === $holder ? '' : "\n".t('Holder, for orthodox: {does}', does: implode(' · ', $holder)));
+    }
+
+    private static function laps(Round $round): string
+    {
+        $laps = $round->everybody->sets[0]->station->laps ?? 1;
+        $windows = $round->everybody->windows;
+        $breath = \count($windows) > 1 ? $windows[1]->from - $windows[0]->to : 0;
+
+        return ($laps > 1 ? t(', {laps} laps', laps: $laps) : '')
+            .($breath > 0 ? t(', {breath} s between sets', breath: $breath) : '');
+    }
+
+    /** @return list<Set> those of the first lap */
+    private static function inOneLap(Lane $lane): array
+    {
+        return array_values(array_filter(
+            $lane->sets,
+            static fn (Set $set): bool => 0 === $set->station->lap,
+        ));
     }
 
     /** Returns the name of the exercise; a deleted one is shown by its id. */

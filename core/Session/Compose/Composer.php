@@ -27,6 +27,8 @@ final class Composer
     private const CHANGEOVER_SECONDS = 60;
     private const MIN_ROUNDS = 2;
     private const MAX_ROUNDS = 24;
+    /** From so many s of rest on, what comes is shown in it, while the breath comes back. */
+    private const SHOWN_REST = 45;
     /** Share of the heavier side below which no further round changes its stance. */
     private const BALANCED_SHARE = 0.53;
 
@@ -212,6 +214,9 @@ final class Composer
         );
         $this->explain("blocks[1].rounds[$number]", $choice->why);
         $round = ['seconds' => $this->wishes->work, 'rest' => $this->wishes->rest, 'sets' => $sets[0]];
+        if ($number < $count - 1 && $this->wishes->rest >= self::SHOWN_REST) {
+            $round['inRest'] = ['drill' => 'demonstration'];
+        }
         if (\count($sets) > 1) {
             $cycle = $this->wishes->work + $this->wishes->rest;
             $round['tracks'] = array_map(fn (int $track, array $own): array => [
@@ -228,6 +233,7 @@ final class Composer
     private function drill(int $number, int $count, int $combinations): DrillChoice
     {
         $isPartner = Medium::Partner === $this->wishes->medium || $this->wishes->medium->properties()->held;
+        $isExperienced = min($this->wishes->levels) > 1;
 
         return match (true) {
             0 === $number => new DrillChoice(
@@ -238,9 +244,21 @@ final class Composer
                 'calls',
                 t('Calls come last: everything of the day, in random order.'),
             ),
+            $number === $count - 2 && $count > 4 && $isPartner && $isExperienced => new DrillChoice(
+                'exchange',
+                t('With a partner the answer belongs to it: they answer, defend and counter, twice in a row.'),
+            ),
             $number === $count - 2 && $count > 4 && $isPartner => new DrillChoice(
                 'return-fire',
                 t('With a partner the answer belongs to it: defend, then counter.'),
+            ),
+            1 === $number && $count > 3 && !$isExperienced => new DrillChoice(
+                'repetitions',
+                t('By the count: ten slow to know it, then five fast.'),
+            ),
+            2 === $number && $count > 5 && $combinations > 2 && $isExperienced => new DrillChoice(
+                'menu',
+                t('A menu: who knows several chooses one at each entry.'),
             ),
             $number === $count - 2 && $count > 4 => new DrillChoice(
                 'setup-free',
@@ -274,6 +292,16 @@ final class Composer
                 'combinations' => $written,
                 'parameters' => ['least' => 3, 'most' => 6],
             ],
+            'repetitions' === $drill => [
+                'drill' => 'repetitions',
+                'combinations' => [$written[$index]],
+                'parameters' => ['counts' => [10, 5], 'paces' => ['slow', 'fast'], 'aloud' => true],
+            ],
+            'menu' === $drill && \count($written) > 1 => [
+                'drill' => 'menu',
+                'combinations' => \array_slice($written, 0, 5),
+            ],
+            'menu' === $drill => ['drill' => 'repeat', 'combinations' => [$written[0]]],
             'set-list' === $drill && \count($written) > 1 => [
                 'drill' => 'set-list',
                 'combinations' => [$written[max(0, $index - 1)], $written[max(1, $index)]],

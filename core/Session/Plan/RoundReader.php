@@ -362,6 +362,10 @@ final readonly class RoundReader
         Laps $laps,
     ): array {
         $given = array_map(static fn (WrittenSet $set): ?int => $set->length(), $written);
+        if (array_sum($given) !== $work) {
+            // Repetitions that do not fill the work exactly get their share of it.
+            $given = array_map(static fn (WrittenSet $set): ?int => $set->seconds, $written);
+        }
         $sum = array_sum($given);
         $open = \count(array_filter($given, \is_null(...)));
         $left = $work - $sum;

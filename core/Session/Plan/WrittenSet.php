@@ -15,7 +15,7 @@ final readonly class WrittenSet
      * @param int|null $seconds that it says; null for its share of the round
      * @param Set|null $set null when it cannot be done
      */
-    public function __construct(public PlanFields $fields, private ?int $seconds, public ?Set $set)
+    public function __construct(public PlanFields $fields, public ?int $seconds, public ?Set $set)
     {
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Programme;
 
+use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Session\Advice\Advice;
@@ -133,7 +134,7 @@ final class ProgrammeBuilder
                 static fn (string $part): bool => '' !== $part,
             )),
             $place,
-            short: $comes->name,
+            short: t('Next: {what}', what: $comes->name),
         );
         if (null !== $next && $number + 1 === $next->place->block) {
             array_push($this->cues, ...$this->announcements($next, $offsetMs, $endMs, $place));
@@ -316,7 +317,7 @@ final class ProgrammeBuilder
             $this->advice,
             seconds: $to - $from,
             isRest: true,
-            comes: null === $next ? null : $this->announcement($next, $track)?->chain,
+            comes: null === $next ? null : $this->thrown($next, $track),
         );
         $this->segments[] = new Segment(
             fromMs: $fromMs,
@@ -398,6 +399,23 @@ final class ProgrammeBuilder
                 [$set->drill->announcement($this->run($set, $step, $track, 0, $set->seconds))],
                 $set,
             )[0];
+    }
+
+    /** Returns the longest chain that the first set of a round throws, as far as it is known; null in free work. */
+    private function thrown(Step $step, ?int $track): ?Chain
+    {
+        $set = $step->lane($track)->sets[0] ?? null;
+        $longest = null;
+        $portions = null === $set
+            ? []
+            : $set->drill->portions($this->run($set, $step, $track, 0, $set->seconds));
+        foreach ($portions as $portion) {
+            if (\count($portion->chain->items ?? []) > \count($longest->items ?? [])) {
+                $longest = $portion->chain;
+            }
+        }
+
+        return $longest;
     }
 
     /**

@@ -36,9 +36,17 @@ final readonly class WallSegment
     /** Which set it is, and in which lap. */
     public ?Station $station;
 
-    /** @param list<WallCombination> $combinations */
-    public function __construct(Segment $segment, ?Block $block, ?Round $round, public array $combinations)
-    {
+    /**
+     * @param string $before what to do before the block that comes
+     * @param list<WallCombination> $combinations
+     */
+    public function __construct(
+        Segment $segment,
+        ?Block $block,
+        string $before,
+        ?Round $round,
+        public array $combinations,
+    ) {
         $drill = $segment->set?->drill->definition();
         $this->fromMs = $segment->fromMs;
         $this->toMs = $segment->toMs;
@@ -53,7 +61,7 @@ final readonly class WallSegment
         $this->pace = Pace::Working === $pace ? null : $pace->title();
         $this->station = $segment->station();
         $this->moves = $round->moves ?? false;
-        $this->note = implode(' · ', array_diff([$round->note ?? '', $segment->set->note ?? ''], ['']));
+        $this->note = implode(' · ', array_diff([$before, $round->note ?? '', $segment->set->note ?? ''], ['']));
         $this->stance = $round?->stance;
     }
 }

@@ -20,6 +20,7 @@ use Periplus\Core\Session\Holder\PadHolder;
 use Periplus\Core\Session\Programme\Cue;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\Segment;
+use Periplus\Core\Session\Programme\SegmentKind;
 use Periplus\Core\Technique\Stance;
 
 /**
@@ -115,11 +116,16 @@ final class WallSerializer
 
     private function segment(Segment $segment): WallSegment
     {
-        $block = $this->programme->plan->blocks[$segment->place->block ?? -1] ?? null;
+        $blocks = $this->programme->plan->blocks;
+        $block = $blocks[$segment->place->block ?? -1] ?? null;
 
         return new WallSegment(
             $segment,
             $block,
+            // A changeover says what to do before the block that comes.
+            SegmentKind::Changeover === $segment->kind
+                ? ($blocks[1 + (int) $segment->place->block]->note ?? '')
+                : '',
             $block?->rounds[$segment->place->round ?? -1] ?? null,
             array_map(
                 fn (PlannedCombination $one): WallCombination => new WallCombination(

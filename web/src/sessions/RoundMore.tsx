@@ -18,15 +18,6 @@ export function RoundMore({ round, onPut }: Props) {
   const { content } = usePlanContext();
   return (
     <Flex wrap align="center" gap="small" className="round-more">
-      <Input
-        size="small"
-        className="round-name"
-        value={round.name}
-        {...bounds("PlanRound", "name")}
-        placeholder={t`Name of the round`}
-        aria-label={t`Name of the round`}
-        onChange={(event) => onPut({ name: event.target.value }, true)}
-      />
       <span className="small">
         <InputNumber
           size="small"

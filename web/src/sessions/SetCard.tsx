@@ -66,7 +66,7 @@ export function SetCard({
       <Seams place={key} />
       {words && drill?.id !== "exercise" && (
         <p className="set-words">
-          <b>{words.is}</b> {words.does}
+          <b>{words.is}:</b> {words.does}
         </p>
       )}
       {words?.holder && chosen && (

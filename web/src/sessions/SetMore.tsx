@@ -20,13 +20,13 @@ export function SetMore({ drill, set, onPut }: Props) {
   if (!drill.isWork || drill.id === "exercise") {
     return null;
   }
-  const form = (name: "easier" | "harder", label: string) => (
+  const form = (name: "easier" | "harder", word: string, label: string) => (
     <Input
       size="small"
       className="set-form"
       value={set[name]?.chain ?? ""}
       {...bounds("PlanCombination", "chain")}
-      placeholder={label}
+      prefix={<small>{word}</small>}
       aria-label={label}
       onChange={({ target }) =>
         onPut({ [name]: target.value.trim() === "" ? undefined : { chain: target.value, stance: "orthodox" } }, true)
@@ -62,8 +62,8 @@ export function SetMore({ drill, set, onPut }: Props) {
         />{" "}
         s
       </span>
-      {drill.most > 0 && form("easier", t`an easier form`)}
-      {drill.most > 0 && form("harder", t`a harder form`)}
+      {drill.most > 0 && form("easier", t`easier`, t`An easier form`)}
+      {drill.most > 0 && form("harder", t`harder`, t`A harder form`)}
     </Flex>
   );
 }

@@ -7,12 +7,14 @@ import {
   copied,
   dropped,
   join,
+  mended,
   moved,
   newRound,
   newSet,
   renewed,
   setsAt,
   split,
+  withLaps,
   without,
   withSet,
   withSets,
@@ -105,4 +107,20 @@ test.each([
   ["talk", "talk"],
 ] as const)("a new block of kind %s begins with %s", (kind, drill) => {
   expect(emptyBlock(kind, []).rounds[0]?.sets[0]?.drill).toBe(drill);
+});
+
+test("laps and breaths lengthen a round, and its sets stay as long as they are", () => {
+  const round = { ...newRound(120), sets: [newSet(), newSet()] };
+  const laps = withLaps(round, 3, 15);
+  // 3 laps of 120 s, and five breaths of 15 s between six sets.
+  expect(laps.seconds).toBe(3 * 120 + 5 * 15);
+  expect(withLaps(laps, 1, 0).seconds).toBe(120);
+});
+
+test("a press that mends a problem sets the values at its place alone", () => {
+  const content = planOf({ blocks: [{ kind: "rounds", rounds: [{ seconds: 60, sets: [{ drill: "ladder" }] }] }] });
+  const place = "blocks[0].rounds[0].sets[0].parameters";
+  const next = mended(content, { place, label: "Rungs of 20 s", values: { rung: 20 } });
+  expect(next.blocks[0]?.rounds[0]?.sets[0]?.parameters).toEqual({ rung: 20 });
+  expect(content.blocks[0]?.rounds[0]?.sets[0]?.parameters).toEqual({});
 });

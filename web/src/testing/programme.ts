@@ -66,6 +66,7 @@ export function programme(
     version: 1,
     name: "Test",
     lengthMs: Math.max(0, ...segments.map((one) => one.toMs)),
+    needs: [],
     tracks: [],
     stretches: starts,
     waits: [],

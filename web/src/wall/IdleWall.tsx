@@ -25,12 +25,13 @@ export function IdleWall({ client, view, screenKey }: { client: ScreenClient; vi
     <div className="wall wall-idle">
       <header className="wall-head">
         <span className="wall-title">{view.screen?.gym ?? t`Periplus`}</span>
-        <span className="wall-soft">{view.screen?.name}</span>
       </header>
       <div className="wall-idle-now">
         <span className="wall-clock">{view.screen === null ? "" : clock(now)}</span>
         <p className="wall-soft">
-          {view.screen === null ? t`No connection to the gym’s server yet` : t`No session runs on this wall`}
+          {view.screen === null
+            ? t`No connection to the gym’s server yet`
+            : t`${view.screen.name}: no session runs on this wall`}
         </p>
       </div>
       <section className="wall-today" aria-label={t`Today`}>
@@ -60,6 +61,20 @@ export function IdleWall({ client, view, screenKey }: { client: ScreenClient; vi
             <Trans>The combination of the week</Trans> · {week.name}
           </p>
           <p className={`wall-numbers wall-numbers-${sizeOf(numbersOf(week.chain))}`}>{numbersOf(week.chain)}</p>
+          <dl className="wall-words">
+            <div>
+              <dt>
+                <Trans>orthodox</Trans>
+              </dt>
+              <dd>{week.chain.words.orthodox.join(", ")}</dd>
+            </div>
+            <div>
+              <dt>
+                <Trans>southpaw</Trans>
+              </dt>
+              <dd>{week.chain.words.southpaw.join(", ")}</dd>
+            </div>
+          </dl>
           <MovingLine chain={week.chain} slowly again since={() => client.clock.now() % (24 * 3600_000)} />
         </section>
       )}

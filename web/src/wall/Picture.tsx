@@ -47,7 +47,7 @@ function label(cue: ProgrammeCue, programme: Programme): string {
   if (chain && ["rung", "step", "defence", "counter"].includes(cue.kind)) {
     return numbersOf(chain);
   }
-  return cue.short;
+  return cue.kind === "entry" ? (/\d+/.exec(cue.short)?.[0] ?? cue.short) : cue.short;
 }
 
 /** One column for each step, as high as its count. */

@@ -9,6 +9,15 @@ import { Picture } from "./Picture";
 import { timeLeft } from "./time";
 import { sizeOf, stateWord, stationWords } from "./words";
 
+/** More characters than these take more than a line in large letters. */
+const LONG = 24;
+
+/** Up to so many choices are shown in large letters. */
+const MAX_LARGE = 6;
+
+/** Tells whether the chains beside it are a menu, and not forms of the same. */
+const isMenuOf = (cue: Standing["cue"]) => cue?.beside.some(({ label }) => label === "") ?? false;
+
 /** The wall while everybody does the same. */
 export function SharedTrackView({
   moment,
@@ -32,10 +41,16 @@ export function SharedTrackView({
   const called = cue?.kind === "call" || cue?.kind === "last-call";
   const hasSets = moment.kind === "work" && moment.setLeftMs < moment.leftMs - 900;
   const start = cue?.atMs ?? 0;
+  // The way in of a menu is no picture of what is thrown.
+  const isMenu = isMenuOf(cue);
   // Without anything else to show, the time takes all the space.
   const onlyTime = chain === null && (cue === null || cue.short === "free");
-  const { purpose, title, pace, station } = moment.segment ?? {};
-  const below = [stationWords(station), purpose ? labelOf(PURPOSES, purpose) : "", title ?? "", pace ?? ""]
+  const { purpose, title, pace } = moment.segment ?? {};
+  const isWork = moment.kind === "work";
+  const below = [
+    stationWords(moment.station),
+    ...(isWork ? [purpose ? labelOf(PURPOSES, purpose) : "", title ?? "", pace ?? ""] : []),
+  ]
     .filter(Boolean)
     .join(" · ");
   return (
@@ -45,7 +60,7 @@ export function SharedTrackView({
       <header className="wall-head">
         <span className="wall-title">
           {moment.title}
-          {below && moment.kind === "work" && <small>{below}</small>}
+          {below && <small>{below}</small>}
         </span>
         <strong className="wall-state">{stateWord(moment, stopped)}</strong>
       </header>
@@ -66,7 +81,8 @@ export function SharedTrackView({
       {onlyTime || <What standing={standing} title={moment.title} programme={programme} />}
       <section className="wall-picture">
         {!comes && <Picture moment={moment} programme={programme} />}
-        {chain && <MovingLine chain={chain} slowly={slowly} again={!called} since={since(start)} />}
+        {isMenu && <Choices cue={cue} programme={programme} />}
+        {chain && !isMenu && <MovingLine chain={chain} slowly={slowly} again={!called} since={since(start)} />}
       </section>
       <Foot moment={moment} run={run} resting={resting} start={start} needs={programme.needs} />
       <progress className="wall-bar" max={1} value={moment.part} aria-label={t`Elapsed`} />
@@ -80,9 +96,15 @@ function What({ standing, title, programme }: { standing: Standing; title: strin
   const numbers = chain && numbersOf(chain);
   // Names and a list of choices do not fit below each other.
   const hasChoices = (cue?.beside.length ?? 0) > 0;
+  const isFull =
+    hasChoices ||
+    (cue?.after?.length ?? 0) > LONG ||
+    (cue?.before?.length ?? 0) > LONG ||
+    Boolean(cue?.before && cue.after);
+  const isMenu = isMenuOf(cue);
   return (
-    <section className="wall-what" aria-label={comes ? t`What comes` : t`Choose`}>
-      {comes && (
+    <section className={isFull ? "wall-what is-full" : "wall-what"} aria-label={comes ? t`What comes` : t`Choose`}>
+      {comes && cue?.kind === "next" && (
         <p className="wall-next-word">
           <Trans>Next</Trans>
         </p>
@@ -92,7 +114,7 @@ function What({ standing, title, programme }: { standing: Standing; title: strin
         <>
           <p className={`wall-numbers wall-numbers-${sizeOf(numbers)}`}>{numbers}</p>
           {cue?.after && <p className={`wall-beside wall-after-${sizeOf(cue.after)}`}>{cue.after}</p>}
-          <Choices cue={cue} programme={programme} />
+          {isMenu || <Choices cue={cue} programme={programme} />}
           {isOther && (
             <p className="wall-other">
               <Trans>in the other stance</Trans>
@@ -117,10 +139,12 @@ function What({ standing, title, programme }: { standing: Standing; title: strin
         </>
       ) : (
         <>
-          <p className={`wall-numbers wall-numbers-${cue?.kind === "count" ? "short" : "words"}`}>
+          <p
+            className={`wall-numbers wall-numbers-${cue?.kind === "count" ? "short" : (cue?.short ?? title).length > LONG ? "text" : "words"}`}
+          >
             {cue?.short ?? title}
           </p>
-          <Choices cue={cue} programme={programme} />
+          {isMenu || <Choices cue={cue} programme={programme} />}
         </>
       )}
     </section>
@@ -131,7 +155,7 @@ function What({ standing, title, programme }: { standing: Standing; title: strin
 function Choices({ cue, programme }: { cue: Standing["cue"]; programme: Programme }) {
   const choices = cue?.beside ?? [];
   return choices.length === 0 ? null : (
-    <ul className={choices.length > 4 ? "wall-choices wall-choices-many" : "wall-choices"}>
+    <ul className={choices.length > MAX_LARGE ? "wall-choices wall-choices-many" : "wall-choices"}>
       {choices.map(({ label, chain }) => (
         <li key={`${label} ${chain}`}>
           {label && <small>{label}</small>}

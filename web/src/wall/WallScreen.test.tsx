@@ -1,6 +1,6 @@
 import { act, cleanup, fireEvent, screen as page, render } from "@testing-library/react";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import type { Programme, ProgrammeChain, RunState, Screen } from "../api/client";
+import type { Idle, Programme, ProgrammeChain, RunState, Screen } from "../api/client";
 import { serve } from "../testing/page";
 import { cue, programme, running, screen, segment, shows } from "../testing/programme";
 import { AthleteScreen } from "./AthleteScreen";
@@ -49,6 +49,7 @@ const hands = chain("1 2", "2 1", [
 
 let shown: Screen;
 let plays: Programme;
+let idle: Idle = { timeZone: "UTC", sessions: [], week: null };
 
 /** Opens a wall at a moment of its programme. */
 async function at(ms: number, state: Partial<RunState> = {}, made = <WallScreen screenKey={KEY} />) {
@@ -83,6 +84,9 @@ beforeEach(() => {
     const path = new URL(request.url).pathname;
     if (path === "/api/clock") {
       return new Response(String(Date.now() / 1000));
+    }
+    if (path.endsWith("/idle")) {
+      return Response.json(idle);
     }
     return Response.json(path.includes("/programmes/") ? plays : shown);
   });
@@ -130,8 +134,10 @@ test("a pause is shown, and its time does not run", async () => {
   await at(0, { pausedMs: 20_000 });
   expect(main()).toContain("Paused");
   expect(main()).toContain("1:40");
-  await act(() => vi.advanceTimersByTimeAsync(5000));
+  const started = 1_800_000_000_000 + 20_000;
+  await act(() => vi.advanceTimersByTimeAsync(started + 65_000 - Date.now()));
   expect(main()).toContain("1:40");
+  expect(main()).toContain("paused for 1:05");
 });
 
 test("numbers that the hand decides are shown for both stances", async () => {
@@ -172,11 +178,11 @@ test("a session that is long over makes room", async () => {
   expect(main()).toContain("Well done.");
   cleanup();
   await at(600_000 + 16 * 60_000);
-  expect(main()).toContain("No session runs on this wall");
+  expect(main()).toContain("Floor: no session runs on this wall");
   cleanup();
   // Also a session that was ended while paused, but not one that is only paused.
   await at(0, { pausedMs: 20_000, endedMs: 1_800_000_000_000 - 16 * 60_000 });
-  expect(main()).toContain("No session runs on this wall");
+  expect(main()).toContain("Floor: no session runs on this wall");
   cleanup();
   await at(600_000 + 16 * 60_000, { pausedMs: 20_000 });
   expect(main()).toContain("Paused");
@@ -220,4 +226,73 @@ test("an athlete sees their own stance, and keeps it", async () => {
   expect(main()).toContain("right jab, left cross");
   expect(main()).not.toContain("left jab, right cross");
   expect(localStorage.getItem("stance")).toBe("southpaw");
+});
+
+test("laps and sets are counted, the coach’s note comes before the reminders, and each has half a minute", async () => {
+  plays = programme(
+    [
+      segment(0, 120, "work", {
+        station: { number: 3, stations: 5, lap: 1, laps: 3 },
+        pace: "fast",
+        note: "Hips first",
+      }),
+    ],
+    [cue(0, "bell", { text: "Stations" }), shows(0, "show", { text: "1 2", chain: 0, reminders: ["chin down"] })],
+    { chains: [jab] },
+  );
+  await at(1000);
+  expect(main()).toContain("lap 2 of 3 · set 4 of 5 · Repeat · fast");
+  expect(main()).toContain("Hips first");
+  expect(main()).not.toContain("chin down");
+  await act(() => vi.advanceTimersByTimeAsync(30_000));
+  expect(main()).toContain("chin down");
+});
+
+test("a menu shows what there is to choose from, and counts its entries", async () => {
+  plays = programme(
+    [segment(0, 60, "work", { drill: "menu", title: "Menu" })],
+    [
+      shows(0, "show", {
+        text: "1, then 1 2",
+        chain: 0,
+        after: "one of these, then exit",
+        beside: [
+          { label: "", chain: 0 },
+          { label: "", chain: 1 },
+        ],
+      }),
+      cue(0, "entry", { text: "entry 1 of 2", isStep: true }),
+      cue(30_000, "entry", { text: "entry 2 of 2", isStep: true }),
+    ],
+    { chains: [jab, hands] },
+  );
+  await at(31_000);
+  expect(main()).toContain("one of these, then exit");
+  expect([...document.querySelectorAll(".wall-choices li")].map((one) => one.textContent)).toEqual([
+    "1 2",
+    "1 2 / 2 1",
+  ]);
+  expect(document.querySelector(".wall-step.is-now")?.textContent).toBe("2");
+});
+
+test("a wall without a session shows the time, what comes today, what is late and the combination of the week", async () => {
+  const now = 1_800_000_000_000;
+  const session = { course: null, hasBegun: false, endsMs: now + 7_200_000 };
+  idle = {
+    timeZone: "UTC",
+    sessions: [
+      { ...session, name: "Beginners", startsMs: now - 600_000 },
+      { ...session, name: "Liver", startsMs: now + 3_600_000 },
+    ],
+    week: { name: "Cellar window", times: 3, chain: jab },
+  };
+  await at(0);
+  shown = { ...shown, run: null };
+  await act(() => vi.advanceTimersByTimeAsync(25_000));
+  // 1,800,000,000 s since 1970 is 8:00 on 15 January 2027.
+  expect(main()).toContain("08:00");
+  expect(main()).toContain("Beginners should have begun at 07:50");
+  expect(main()).toContain("09:00 Liver");
+  expect(main()).toContain("Cellar window");
+  expect(main()).toContain("left jab, right cross");
 });

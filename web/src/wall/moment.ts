@@ -23,6 +23,8 @@ export interface TrackMoment {
   step: number;
   /** The announced cue. */
   next: ProgrammeCue | null;
+  /** Which set of which lap it is, or comes after a rest. */
+  station: ProgrammeSegment["station"];
   /** What the coach wrote and reminders, of which one is shown at a time. */
   hint: string;
   reminders: string[];
@@ -55,6 +57,7 @@ export function momentOf(programme: Programme, track: number | null, at: number)
     hint: "",
     reminders: [],
     counted: null,
+    station: null,
     setLeftMs: 0,
     part: 0,
   };
@@ -95,16 +98,19 @@ export function momentOf(programme: Programme, track: number | null, at: number)
   const reached = steps.filter((cue) => cue.atMs <= at).length - 1;
   const shown = begun.filter((cue) => cue.stands).at(-1) ?? begun.filter((cue) => cue.isStep).at(-1);
   const isRest = segment.kind === "rest" || segment.kind === "changeover";
-  // During a rest, those of the next work.
+  const after = segments[place + 1];
+  // During a rest, those of the work that comes.
   const reminders =
     (isRest
-      ? cues.find((cue) => cue.atMs > at && cue.reminders.length > 0)
+      ? cues.find((cue) => cue.atMs >= segment.toMs && cue.atMs < (after?.toMs ?? 0) && cue.reminders.length > 0)
       : begun.filter((cue) => cue.reminders.length > 0).at(-1)
     )?.reminders ?? [];
   const hints = [...segment.note.split(" · ").filter(Boolean), ...reminders];
   const counted = begun.filter((cue) => cue.kind === "aloud" || cue.kind === "repetitions").at(-1);
   const rung = here.filter((cue) => cue.kind === "rung");
   const ownPace = rung.length > 1 && rung.every((cue) => cue.atMs === segment.fromMs);
+  // What begins together is done one after the other: none of it is the current one.
+  const together = steps.length > 1 && steps.every((cue) => cue.atMs === steps[0]?.atMs);
   return {
     ...nothing,
     kind: segment.kind,
@@ -114,20 +120,21 @@ export function momentOf(programme: Programme, track: number | null, at: number)
     part: (at - from) / Math.max(1, to - from),
     lastTen: begun.some((cue) => cue.kind === "last-ten"),
     title:
-      begun.find((cue) => cue.kind === "changeover")?.text ??
+      begun.find((cue) => cue.kind === "changeover")?.short ??
       begun.find((cue) => cue.kind === "bell")?.short ??
       titleOf(cues, from) ??
       segment.block,
     // A rest shows what is done in it, where something is.
     shown: isRest && segment.drill === null ? null : ownPace ? (rung.at(-1) ?? null) : (shown ?? null),
     steps,
-    step: ownPace ? -1 : reached,
+    step: ownPace || together ? -1 : reached,
     next:
       begun
         .filter((cue) => cue.kind === "next" || (cue.kind === "changeover" && segment.kind === "changeover"))
         .at(-1) ?? null,
     hint: hints[Math.floor((at - segment.fromMs) / HINT_MS) % Math.max(1, hints.length)] ?? "",
     reminders,
+    station: (isRest ? after : segment)?.station ?? null,
     counted: counted?.kind === "aloud" ? counted.short : null,
   };
 }
