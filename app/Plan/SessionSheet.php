@@ -118,7 +118,8 @@ final readonly class SessionSheet
             90,
         );
         if ([] !== $session->needed()) {
-            $this->write($pdf, Sheet::WORDS, $points, t('Needed: {needs}', needs: implode(', ', $session->needed())), 90);
+            $needs = implode(', ', $session->needed());
+            $this->write($pdf, Sheet::WORDS, $points, t('Needed: {needs}', needs: $needs), 90);
         }
         $pdf->Ln(2);
         foreach ($session->blocks as $number => $block) {

@@ -414,6 +414,63 @@ final class RunTest extends ApiTestCase
         self::assertSame([], $this->list('/api/walls', 'walls'));
     }
 
+    public function testAnIdleWallHasTheSessionsOfTodayAndWhatTheWeekPlansMost(): void
+    {
+        $key = $this->wall('Floor');
+        $idle = fn (): array => $this->ask('GET', "/api/screens/$key/idle")->body;
+        self::assertSame([[], null], [$idle()['sessions'], $idle()['week']]);
+
+        $this->signIn('head');
+        $liver = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 3b', 'name' => 'Liver']))->id();
+        $planned = ['chain' => '1 2 3b', 'name' => 'Liver', 'id' => $liver, 'version' => 1];
+        $today = $this->ask('POST', '/api/plans', PlanTest::plan([
+            'name' => 'Tonight',
+            'startsAt' => '2026-11-26T19:30',
+            'content' => PlanTest::content([$planned]),
+        ]))->id();
+        $this->ask('POST', '/api/plans', PlanTest::plan(['name' => 'Next month', 'startsAt' => '2026-12-24T19:30']));
+
+        $answer = $idle();
+        self::assertIsArray($answer['sessions']);
+        self::assertIsArray($answer['week']);
+        self::assertSame(['Tonight'], array_column($answer['sessions'], 'name'));
+        self::assertSame([false], array_column($answer['sessions'], 'hasBegun'));
+        self::assertSame(['Liver', 1], [$answer['week']['name'], $answer['week']['times']]);
+
+        $this->ask('POST', '/api/runs', ['id' => 'start-0002', 'plan' => $today]);
+        self::assertSame([true], array_column((array) $idle()['sessions'], 'hasBegun'));
+
+        $this->ask('POST', "/api/combinations/$liver/archive", null, ['If-Match' => '"1"']);
+        self::assertNull($idle()['week'], 'what was archived is no combination of the week');
+    }
+
+    public function testWhatTheVoiceSaysFollowsTheGymAndThePlan(): void
+    {
+        $said = function (array $with): array {
+            $plan = PlanTest::plan(['content' => [...PlanTest::content(['1 2']), ...$with]]);
+            $id = $this->ask('POST', '/api/plans', $plan)->id();
+            $key = $this->wall('Wall '.$id);
+            $run = $this->ask('POST', '/api/runs', ['id' => 'start-'.$id, 'plan' => $id])->id();
+
+            return array_column(
+                (array) $this->ask('GET', "/api/screens/$key/programmes/$run/1")->body['said'],
+                'text',
+            );
+        };
+        self::assertContains('next: one two. jab, cross', $said([]));
+        self::assertContains('half time', $said(['timeCalls' => ['half']]));
+
+        $this->signIn('head');
+        $voice = ['voice' => 'male', 'pace' => 'plain', 'loudness' => 'loud', 'says' => 'names'];
+        $answer = $this->ask('PUT', '/api/voice', [...$voice, 'timeCalls' => ['minute'], 'perSet' => false]);
+        self::assertSame(204, $answer->status, $answer->raw);
+        $names = $said([]);
+        self::assertContains('next: jab, cross', $names);
+        self::assertContains('last minute', $names);
+        self::assertNotContains('last minute', $said(['timeCalls' => []]));
+        self::assertSame(422, $this->ask('PUT', '/api/voice', [...$voice, 'timeCalls' => ['noon']])->status);
+    }
+
     public function testThereIsAClipForEveryCall(): void
     {
         $key = $this->wall('Floor');

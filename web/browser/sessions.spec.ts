@@ -96,6 +96,61 @@ test("sixty minutes for three levels and both stances are planned by hand in at 
   expect((await printed(page, "Sheet for the door, PDF")).replace(/ +/g, " ")).toContain("1 2 3b");
 });
 
+test("a class of laps, a menu and an exchange is planned by hand in at most forty presses", async ({ page }) => {
+  await signIn(page, COACH);
+  await newSession(page);
+  const hand = new Hand();
+  const at = (number: number) => rounds(page).getByRole("article").nth(number);
+  const choose = async (number: number, drill: string) => {
+    await hand.press(at(number).getByLabel("Drill"));
+    await hand.press(page.locator(".ant-select-item-option").getByText(drill, { exact: true }));
+  };
+  // Three laps of two stations with 15 s between them.
+  await hand.type(at(0).getByLabel("Type a combination"), "1 2 3");
+  await hand.press(at(0).getByRole("button", { name: "+ set" }));
+  await hand.type(at(0).getByLabel("Type a combination"), "3 2");
+  await hand.type(at(0).getByLabel("Laps"), "3");
+  await hand.type(at(0).getByLabel("Breath between sets in seconds"), "15");
+  // In, one of three, out.
+  await hand.press(rounds(page).getByRole("button", { name: "+ round" }));
+  await choose(1, "Menu");
+  await hand.type(at(1).getByLabel("Type a combination"), "2 3; 3b 3; 2 3b");
+  await hand.type(at(1).getByLabel("Way in"), "1");
+  await hand.type(at(1).getByLabel("Way out"), "exit");
+  // They cross, they hook.
+  await hand.press(rounds(page).getByRole("button", { name: "+ round" }));
+  await choose(2, "Exchange");
+  await hand.type(at(2).getByLabel("Type a combination"), "slip-lead 3b; block-rear 6 3 2");
+  await hand.press(at(2).getByText("the opponent; every combination is an answer"));
+  await hand.type(at(2).getByLabel("They throw"), "2; 3");
+  await saved(page);
+  expect(hand.presses).toBeLessThanOrEqual(40);
+
+  // 3 laps of 180 s and five breaths of 15 s.
+  await expect(at(0).getByLabel("Work", { exact: true })).toHaveValue("10:15");
+  await expect(at(1)).toContainText("1, then 2 3, 3b 3 or 2 3b, then exit");
+  await expect(at(2)).toContainText("they 2, you slip-lead 3b, they 3, you block-rear 6 3 2");
+  await expect(page.getByText("Ready to run.")).toBeVisible();
+});
+
+test("a part that would never come is said with its place, and mended by one press", async ({ page }) => {
+  await signIn(page, COACH);
+  await newSession(page);
+  const first = rounds(page).getByRole("article").first();
+  await first.getByLabel("Drill").click();
+  await page.locator(".ant-select-item-option").getByText("Ladder", { exact: true }).click();
+  await first.getByLabel("Type a combination").fill("1 2 3 2");
+  await first.getByLabel("Type a combination").press("Enter");
+  await first.getByLabel("A rung (0: own pace)").fill("60");
+  await first.getByLabel("A rung (0: own pace)").press("Enter");
+  await expect(first.getByText(/the whole is never reached/)).toBeVisible();
+  await first.getByRole("button", { name: "Rungs of 45 s" }).click();
+  await expect(first.getByText(/the whole is never reached/)).toBeHidden();
+  await expect(page.getByText("Ready to run.")).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(first.getByText(/the whole is never reached/)).toBeVisible();
+});
+
 test("a generated session has its reasons; locked parts are kept when the rest is generated again", async ({
   page,
 }) => {

@@ -127,6 +127,138 @@ test("a session runs from first bell to last on two walls while server and datab
   }
 });
 
+const set = (drill: string, combinations: string[], parameters: object = {}, more: object = {}) => ({
+  drill,
+  combinations,
+  parameters,
+  ...more,
+});
+
+/** Stations in laps, a menu, an exchange, a script of calls and an end all out: four minutes and a half. */
+const CLASS = {
+  name: "Everything of the floor",
+  medium: "pads",
+  timeCalls: ["half", "ten", "count-in"],
+  blocks: [
+    {
+      kind: "rounds",
+      name: "Rounds",
+      rounds: [
+        {
+          name: "Stations",
+          laps: 2,
+          breath: 10,
+          rest: 20,
+          sets: [
+            set("repeat", ["1 2"], {}, { seconds: 20, allOut: 10 }),
+            set("exercise", [], { exercise: "squats" }, { seconds: 20 }),
+          ],
+          inRest: set("demonstration", []),
+        },
+        {
+          name: "One of three",
+          seconds: 30,
+          rest: 20,
+          sets: [set("menu", ["2 3", "3b 3", "2 3b"], { opening: "1", ending: "exit", entries: 3 })],
+        },
+        {
+          seconds: 30,
+          rest: 20,
+          sets: [set("exchange", ["slip-lead 3b", "block-rear 6 3 2"], { first: "they", incoming: ["2", "3"] })],
+        },
+        { seconds: 30, sets: [set("calls", ["1", "1 2"], { order: "script", each: 2, least: 3, most: 3 })] },
+      ],
+    },
+  ],
+};
+/** What a wall shows at moments of that class, in s. */
+const MOMENTS: [number, string[]][] = [
+  [5, ["Stations", "lap 1 of 2", "set 1 of 2", "1 2", "left jab, right cross"]],
+  [25, ["Next", "Squats", "lap 1 of 2 · set 2 of 2"]],
+  [65, ["lap 2 of 2 · set 1 of 2", "1 2"]],
+  // After 2 · 2 · 20 + 3 · 10 = 110 s comes the rest, with what comes shown slowly.
+  [115, ["Rest", "1 2 3 exit", "Next: One of three: 1, then 2 3, 3b 3 or 2 3b, then exit"]],
+  [141, ["One of three", "one of these, then exit", "3b 3"]],
+  [185, ["they 2, you", "slip-lead 3b", "they 3", "block-rear 6 3 2"]],
+  [232, ["Work", "1"]],
+];
+
+test("laps, a menu, an exchange, a script and an end all out are shown on two walls alike, without the server too, and heard within 20 ms", async ({
+  browser,
+}) => {
+  const gym = await OtherGym.loaded();
+  try {
+    expect(gym.run("start").status).toBe(0);
+    const { api, headers } = await gym.signIn();
+    const keys = [await newWall(api, headers, "Floor"), await newWall(api, headers, "Bag room")];
+    const walls = await Promise.all(keys.map((key) => open(browser, `${gym.address}/wall/${key}`)));
+    const plan = await (
+      await api.post("/api/plans", { headers, data: { name: CLASS.name, startsAt: null, content: CLASS } })
+    ).json();
+    const check = await (await api.post("/api/plans/check", { headers, data: { content: CLASS } })).json();
+    expect(check.problems).toEqual([]);
+    const run = await (
+      await api.post("/api/runs", { headers, data: { id: "class-of-test", plan: plan.id, leadIn: 30 } })
+    ).json();
+    for (const wall of walls) {
+      await expect(wall.getByText("Needed: wraps, gloves, focus pads")).toBeVisible();
+      await wall.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    }
+    let seen = run.revision;
+    const go = async (kind: string, toMs?: number) => {
+      const data = { id: `press-${kind}-${toMs ?? seen}`, kind, toMs, seen };
+      const answer = await api.post(`/api/runs/${run.id}/commands`, { headers, data });
+      expect(answer.status()).toBe(200);
+      seen = (await answer.json()).revision;
+    };
+    for (const [second, texts] of MOMENTS) {
+      await go("jump", 1000 * second);
+      for (const wall of walls) {
+        for (const text of texts) {
+          await expect(wall.locator(".wall"), `${second} s`).toContainText(text);
+        }
+      }
+    }
+    await go("jump", 8000);
+    for (const program of ["nginx", "php-fpm8.2", "mariadbd"]) {
+      for (const pid of gym.processes(program)) {
+        process.kill(pid, "SIGKILL");
+      }
+    }
+    for (const wall of walls) {
+      // The last ten of the first 20 seconds: without the server, and on time.
+      await expect(wall.getByText("no server · continues")).toBeVisible();
+      await expect(wall.locator(".wall")).toContainText("Squats", { timeout: 30_000 });
+    }
+    const again = gym.begin("start");
+    await new Promise((done) => again.on("exit", done));
+    for (const wall of walls) {
+      await expect(wall.getByText("no server · continues")).toBeHidden({ timeout: 30_000 });
+    }
+
+    const programme = await (await api.get(`/api/screens/${keys[0]}/programmes/${run.id}/1`)).json();
+    const said = programme.said.map((one: { atMs: number; text: string }) => `${one.atMs / 1000} ${one.text}`);
+    expect(said).toContain("-10 next: Stations: one two. jab, cross");
+    // 110 + 20 + 30 + 20 + 30 + 20 = 230 s: each twice, with 3 s of silence after it.
+    for (const call of ["230 one", "233.2 one", "236.4 one two", "239.89 one two", "243.38 one"]) {
+      expect(said).toContain(call);
+    }
+    const [floor] = walls as [Page];
+    await floor.keyboard.press("i");
+    const measure = async () => {
+      await floor.getByRole("button", { name: "Measure the sound" }).click();
+      const words = floor.getByText(/sounds measured/);
+      await expect(words).toBeVisible({ timeout: 60_000 });
+      const [, count, worst] = (await words.innerText()).match(/(\d+) sounds measured, at most (\d+) ms off/) ?? [];
+      return { count: Number(count), worst: Number(worst) };
+    };
+    await expect.poll(async () => (await measure()).count, { timeout: 60_000 }).toBeGreaterThan(30);
+    expect((await measure()).worst).toBeLessThanOrEqual(20);
+  } finally {
+    gym.end();
+  }
+});
+
 test("a coach starts a plan, leads it from the remote, and an athlete follows it", async ({
   page,
   browser,

@@ -57,7 +57,7 @@ final readonly class Demonstration implements Drill
         $chain = $this->shown($run);
 
         return null === $chain
-            ? $run->cue(0, CueKind::Demonstration, t('demonstration'))
+            ? $run->cue(0, CueKind::Demonstration, t('what comes, slowly'))
             : $run->show(0, CueKind::Demonstration, $chain, before: t('watch'));
     }
 

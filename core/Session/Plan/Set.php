@@ -89,6 +89,19 @@ final readonly class Set
         );
     }
 
+    /** Returns the longest chain that is thrown in it, which shows all of it; null in free work. */
+    public function thrown(DrillRun $run): ?Chain
+    {
+        $longest = null;
+        foreach ($this->drill->portions($run) as $portion) {
+            if (\count($portion->chain->items ?? []) > \count($longest->items ?? [])) {
+                $longest = $portion->chain;
+            }
+        }
+
+        return $longest;
+    }
+
     /** Tells whether strikes are thrown in it, and not an exercise done or listened to. */
     public function throws(): bool
     {

@@ -317,7 +317,7 @@ final class ProgrammeBuilder
             $this->advice,
             seconds: $to - $from,
             isRest: true,
-            comes: null === $next ? null : $this->thrown($next, $track),
+            comes: null === $next ? null : $this->comes($next, $track),
         );
         $this->segments[] = new Segment(
             fromMs: $fromMs,
@@ -401,21 +401,12 @@ final class ProgrammeBuilder
             )[0];
     }
 
-    /** Returns the longest chain that the first set of a round throws, as far as it is known; null in free work. */
-    private function thrown(Step $step, ?int $track): ?Chain
+    /** Returns what is thrown in the first set of a round, as far as it is known. */
+    private function comes(Step $step, ?int $track): ?Chain
     {
         $set = $step->lane($track)->sets[0] ?? null;
-        $longest = null;
-        $portions = null === $set
-            ? []
-            : $set->drill->portions($this->run($set, $step, $track, 0, $set->seconds));
-        foreach ($portions as $portion) {
-            if (\count($portion->chain->items ?? []) > \count($longest->items ?? [])) {
-                $longest = $portion->chain;
-            }
-        }
 
-        return $longest;
+        return $set?->thrown($this->run($set, $step, $track, 0, $set->seconds));
     }
 
     /**

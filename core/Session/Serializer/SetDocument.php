@@ -22,7 +22,7 @@ final readonly class SetDocument
     public string $is;
     /** As it is announced. */
     public string $does;
-    /** @var array<string, list<string>>|null what a pad holder does for its first chain, by the athlete's stance */
+    /** @var array<string, list<string>>|null what a pad holder does for its longest chain, by the athlete's stance */
     public ?array $holder;
 
     public function __construct(Set $set, DrillRun $run)
@@ -36,11 +36,9 @@ final readonly class SetDocument
             Pace::Working === $pace ? '' : $pace->title(),
             $set->options->purpose->value ?? '',
         ], static fn (string $part): bool => '' !== $part));
-        $announced = $set->drill->announcement($run);
-        $this->does = $announced->text;
-        $this->holder = null === $announced->chain || !$set->options->medium->properties()->held
-            ? null
-            : self::held($announced->chain);
+        $this->does = $set->drill->announcement($run)->text;
+        $thrown = $set->options->medium->properties()->held ? $set->thrown($run) : null;
+        $this->holder = null === $thrown ? null : self::held($thrown);
     }
 
     /** @return array<string, list<string>> by the athlete's stance */
