@@ -82,12 +82,12 @@ test("a session runs from first bell to last on two walls while server and datab
     expect(await apart(floor, bags)).toBeLessThanOrEqual(50);
     await remote.getByRole("button", { name: "Pause" }).click();
     for (const wall of walls) {
-      await expect(wall.getByText("Paused")).toBeVisible();
+      await expect(wall.getByText("Paused", { exact: true })).toBeVisible();
     }
     expect(await stands(floor)).toEqual(await stands(bags));
     await remote.getByRole("button", { name: "Resume" }).click();
     for (const wall of walls) {
-      await expect(wall.getByText("Paused")).toBeHidden();
+      await expect(wall.getByText("Paused", { exact: true })).toBeHidden();
     }
     await expect(floor.getByText("Round 1 of 8")).toBeVisible();
 
@@ -282,7 +282,7 @@ test("a coach starts a plan, leads it from the remote, and an athlete follows it
     .click();
   await expect(wall.locator(".wall-track")).toHaveCount(3);
   await page.getByRole("button", { name: "Pause" }).click();
-  await expect(wall.getByText("Paused")).toBeVisible();
+  await expect(wall.getByText("Paused", { exact: true })).toBeVisible();
   const long = (await page.locator(".session-times span").last().innerText()).split(":");
   await page.getByRole("button", { name: "+ 1 minute" }).click();
   await expect(page.locator(".session-times span").last()).toHaveText(`${Number(long[0]) + 1}:${long[1]}`);
@@ -309,7 +309,7 @@ test("a coach starts a plan, leads it from the remote, and an athlete follows it
   const device = await open(browser, `${baseURL}/wall/${key}/device`);
   await device.getByRole("button", { name: "Pause" }).click();
   await expect(page.getByRole("button", { name: "Resume" })).toBeVisible();
-  await expect(wall.getByText("Paused")).toBeVisible();
+  await expect(wall.getByText("Paused", { exact: true })).toBeVisible();
 
   await page.goto("/run");
   await page.getByRole("button", { name: "More for Test wall" }).click();
