@@ -24,17 +24,22 @@ use function Periplus\Core\Language\t;
  * true for both stances. Hand-bound numbers mean different strikes in the other stance, so with them strikes are said
  * in words.
  */
-final readonly class Speech
+final class Speech
 {
-    private Writer $writer;
-    private bool $hasNumbers;
-    private \NumberFormatter $words;
+    private readonly Writer $writer;
+    private readonly bool $hasNumbers;
+    private readonly \NumberFormatter $words;
+    /** @var \WeakMap<Chain, string> as they were said before: a session says the same ones over and over */
+    private \WeakMap $said;
+    /** @var array<string, string> texts without signs, by the text */
+    private array $plain = [];
 
-    public function __construct(Numbering $numbering, private Says $says = Says::Both)
+    public function __construct(Numbering $numbering, private readonly Says $says = Says::Both)
     {
         $this->writer = new Writer($numbering);
         $this->hasNumbers = !$numbering->boundToHand && Says::Names !== $says;
         $this->words = new \NumberFormatter('en', \NumberFormatter::SPELLOUT);
+        $this->said = new \WeakMap();
     }
 
     /** Returns the text at the moment of a cue; null where a bell or a clap is heard, or nothing. */
@@ -95,6 +100,11 @@ final readonly class Speech
     /** Returns a chain as a coach calls it. */
     public function chain(Chain $chain): string
     {
+        return $this->said[$chain] ??= $this->called($chain);
+    }
+
+    private function called(Chain $chain): string
+    {
         $inStance = new ChainInStance($chain, Stance::Orthodox);
         $said = '';
         $wasNumber = null;
@@ -144,6 +154,11 @@ final readonly class Speech
 
     /** Returns a text without signs, its numbers in words. */
     private function plain(string $text): string
+    {
+        return $this->plain[$text] ??= $this->withoutSigns($text);
+    }
+
+    private function withoutSigns(string $text): string
     {
         $spoken = preg_replace('/\(([^()]+)\)/', 'feint $1', $text);
         $words = preg_split('/[^\p{L}\p{N},.:\x27]+/u', (string) $spoken, flags: \PREG_SPLIT_NO_EMPTY);
