@@ -110,11 +110,14 @@ function VoiceChoice({ settings }: { settings: Settings }) {
           <Trans>Listen</Trans>
         </Button>
       </Flex>
-      <label htmlFor="time-calls">
-        <Trans>Times that it calls</Trans>
-      </label>
+      <p>
+        <label htmlFor="time-calls">
+          <Trans>Times that it calls</Trans>
+        </label>
+      </p>
       <Select
         id="time-calls"
+        className="time-calls"
         mode="multiple"
         value={chosen.timeCalls}
         options={drills?.timeCalls ?? []}

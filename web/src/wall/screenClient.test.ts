@@ -327,3 +327,27 @@ describe("the record", () => {
     expect(server.shown.size).toBe(2);
   });
 });
+
+test("a press that comes while the wall still loads the session counts at once", async () => {
+  const { client, events } = await open();
+  // Another session starts, and its programme takes a while.
+  let loaded = () => {};
+  const slow = new Promise<void>((done) => {
+    loaded = done;
+  });
+  serve(async (request) => {
+    const answer = await server.answer(request);
+    if (new URL(request.url).pathname.includes("/programmes/")) {
+      await slow;
+    }
+    return answer;
+  });
+  server.run = { ...server.run, id: 8 };
+  events.say(server.run);
+  await vi.advanceTimersByTimeAsync(100);
+  server.run = { ...server.run, revision: 2, state: { ...server.run.state, pausedMs: 42_000 } };
+  events.say(server.run);
+  loaded();
+  await vi.advanceTimersByTimeAsync(300);
+  expect([client.view.run?.id, client.view.run?.state.pausedMs]).toEqual([8, 42_000]);
+});

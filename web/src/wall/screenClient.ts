@@ -243,6 +243,8 @@ export class ScreenClient {
       }
       return;
     }
+    // What is being asked may be answered as it was before this push.
+    await this.refreshing;
     await this.refresh();
   }
 
