@@ -1,5 +1,7 @@
 import { useDroppable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
+import { Input } from "antd";
+import { bounds } from "../api/bounds";
 import type { PlanRound } from "../api/schema";
 import type { Dropped } from "./drag";
 import { LaneColumn } from "./LaneColumn";
@@ -7,12 +9,7 @@ import { withRound } from "./plan";
 import { usePlanContext } from "./planContext";
 import { RoundHead } from "./RoundHead";
 import { RoundMore } from "./RoundMore";
-
-/** Tells whether a round has more than its work and rest. */
-const isSaid = (round: PlanRound) =>
-  Boolean(round.name || round.medium || round.purpose || round.tempo || round.moves || round.note || round.inRest) ||
-  round.laps > 1 ||
-  round.breath > 0;
+import { RoundWords } from "./RoundWords";
 
 /** A round: work and rest, and the tracks side by side. */
 export function RoundCard({
@@ -49,13 +46,26 @@ export function RoundCard({
       onKeyUpCapture={(event) => event.key === "Tab" && !chosen && select(place)}
     >
       <RoundHead round={round} place={place} compact={compact} onPut={put} />
+      {(chosen || round.name) && !compact && (
+        <Input
+          size="small"
+          className="round-name"
+          variant="borderless"
+          value={round.name}
+          {...bounds("PlanRound", "name")}
+          placeholder={t`Name of the round`}
+          aria-label={t`Name of the round`}
+          onChange={(event) => put({ name: event.target.value }, true)}
+        />
+      )}
       {why.length > 0 && <p className="why small">{why.map((reason) => reason.message).join(" ")}</p>}
       <div className={apart ? `lanes lanes-${lanes.length}` : "lanes"}>
         {lanes.map((track) => (
           <LaneColumn key={track ?? "all"} place={{ ...place, track }} round={round} compact={compact} />
         ))}
       </div>
-      {(chosen || isSaid(round)) && !compact && <RoundMore round={round} onPut={put} />}
+      {chosen && !compact && <RoundMore round={round} onPut={put} />}
+      {!chosen && !compact && <RoundWords round={round} />}
     </article>
   );
 }

@@ -1,7 +1,7 @@
 import { useDraggable } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Input, InputNumber } from "antd";
+import { InputNumber } from "antd";
 import { bounds, timeBounds } from "../api/bounds";
 import type { PlanRound } from "../api/schema";
 import { TimeField } from "../ui/TimeField";
@@ -56,18 +56,6 @@ export function RoundHead({ round, place, compact, onPut }: Props & { compact: b
       />
       {!compact && <span className="small">{t`on`}</span>}
       {!compact && <RoundTiming round={round} place={place} onPut={onPut} />}
-      {!compact && (
-        <Input
-          size="small"
-          className="round-name"
-          variant="borderless"
-          value={round.name}
-          {...bounds("PlanRound", "name")}
-          placeholder={t`name`}
-          aria-label={t`Name of the round`}
-          onChange={(event) => onPut({ name: event.target.value }, true)}
-        />
-      )}
       <CardActions
         copy={t`Copy the round`}
         remove={t`Remove the round`}
