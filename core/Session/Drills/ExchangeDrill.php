@@ -188,21 +188,37 @@ final readonly class ExchangeDrill implements Drill
 
     private function exchange(DrillRun $run): Exchange
     {
-        // Cached, because cues and the load of each stance ask for the same beats.
+        // Cached, because every round, its announcement and the load of each stance ask for the same beats.
         static $lasting = null;
-        /** @var \WeakMap<DrillRun, Exchange> $known */
+        /** @var \WeakMap<Chain, array<string, Exchange>> $known by the first combination and everything else */
         $known = $lasting ??= new \WeakMap();
+        $p = $run->parameters;
         $chains = $run->chains();
-        $known[$run] ??= Exchange::build(
+        $key = implode(' ', [
+            spl_object_id($run->options->rules),
+            $run->options->tempo,
+            $run->options->medium->value,
+            $p->text('first'),
+            $p->text('opponent'),
+            $p->whole('beats'),
+            implode(',', $p->choices('counters')),
+            ...array_map(
+                static fn (?Chain $chain): string => ';'.(null === $chain ? '' : $run->write($chain)),
+                [...\array_slice($chains, 1), ...$p->chains('incoming')],
+            ),
+        ]);
+        $exchanges = $known[$chains[0]] ?? [];
+        $exchanges[$key] ??= Exchange::build(
             $this->theyBegin($run) ? null : $chains[0],
-            $run->parameters->chains('incoming'),
+            $p->chains('incoming'),
             $this->theyBegin($run) ? $chains : \array_slice($chains, 1),
-            $run->parameters->whole('beats'),
+            $p->whole('beats'),
             $run->options,
-            'same' === $run->parameters->text('opponent') ? Stance::Orthodox : Stance::Southpaw,
-            WeaponChoices::limbs($run->parameters->choices('counters')),
+            'same' === $p->text('opponent') ? Stance::Orthodox : Stance::Southpaw,
+            WeaponChoices::limbs($p->choices('counters')),
         );
+        $known[$chains[0]] = $exchanges;
 
-        return $known[$run];
+        return $exchanges[$key];
     }
 }

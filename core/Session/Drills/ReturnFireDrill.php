@@ -162,17 +162,25 @@ final readonly class ReturnFireDrill implements Drill
     /** @return list<Defence> */
     private function defences(DrillRun $run): array
     {
-        // Cached, because cues and the load of each stance ask for the same answers.
+        // Cached, because every round, its announcement and the load of each stance ask for the same answers.
         static $lasting = null;
-        /** @var \WeakMap<DrillRun, list<Answer>> $known */
+        /** @var \WeakMap<Chain, array<string, list<Answer>>> $known by the combination and how it is thrown */
         $known = $lasting ??= new \WeakMap();
-        $known[$run] ??= ReturnFire::builtIn()->answers(
+        $counters = $run->parameters->choices('counters');
+        $key = implode(' ', [
+            spl_object_id($run->options->rules),
+            $run->options->tempo,
+            $run->options->medium->value,
+            ...$counters,
+        ]);
+        $answers = $known[$run->chain()] ?? [];
+        $answers[$key] ??= ReturnFire::builtIn()->answers(
             new ChainInStance($run->chain(), Stance::Orthodox),
             $run->options,
-            WeaponChoices::limbs($run->parameters->choices('counters')),
+            WeaponChoices::limbs($counters),
         );
-        $answers = $known[$run];
+        $known[$run->chain()] = $answers;
 
-        return $answers['same' === $run->parameters->text('opponent') ? 0 : 1]->defences ?? [];
+        return $answers[$key]['same' === $run->parameters->text('opponent') ? 0 : 1]->defences ?? [];
     }
 }

@@ -119,14 +119,32 @@ final class DrilledCounter
 
     private function add(Programme $programme, Segment $segment, DrillRun $run, Portion $portion, float $times): void
     {
-        $ms = $portion->ms * $times;
+        if (null === $portion->chain) {
+            $this->addPart($programme, $segment, $run, $portion, $times, new DrilledPart(null, null, 1.0));
+
+            return;
+        }
+        foreach ($this->parts($segment->set->combinations ?? [], $portion->chain) as $part) {
+            $this->addPart($programme, $segment, $run, $portion, $times, $part);
+        }
+    }
+
+    private function addPart(
+        Programme $programme,
+        Segment $segment,
+        DrillRun $run,
+        Portion $portion,
+        float $times,
+        DrilledPart $part,
+    ): void {
+        $ms = $portion->ms * $times * $part->share;
         $isOther = RoundStance::Other === $portion->stance;
         $level = null === $segment->track ? null : $programme->plan->level($segment->track);
-        $of = null === $portion->chain ? null : $this->combination($segment->set->combinations ?? [], $portion->chain);
+        $of = $part->of;
         $thrown =
-            null === $portion->chain
+            null === $part->chain
                 ? null
-                : new ChainInStance($portion->chain, $of->inStance->stance ?? Stance::Orthodox);
+                : new ChainInStance($part->chain, $of->inStance->stance ?? Stance::Orthodox);
         $strikes = null === $portion->chain ? LoadCounter::freeStrikes($portion, $run) : 0.0;
         $repetitions =
             null === $portion->chain ? 0.0 : $portion->repetitions ?? $portion->ms / $run->period($portion->chain);
@@ -151,9 +169,59 @@ final class DrilledCounter
             $level ?? '-',
             $run->options->medium->value,
             $of->id ?? $this->key($of->inStance->chain ?? null),
-            $this->key($portion->chain),
+            $this->key($part->chain),
         ]);
         $this->drilled[$key] = isset($this->drilled[$key]) ? $this->drilled[$key]->and($drilled) : $drilled;
+    }
+
+    /**
+     * Returns the combinations that a chain is made of, such as the choice of a menu between the way in and the way
+     * out. The whole chain counts as thrown for the first of them; the others have their share of the time.
+     *
+     * @param list<PlannedCombination> $combinations
+     *
+     * @return non-empty-list<DrilledPart>
+     */
+    private function parts(array $combinations, Chain $chain): array
+    {
+        $of = $this->combination($combinations, $chain);
+        $found = null === $of ? $this->found($combinations, $chain) : [$of];
+        $others = [];
+        $left = 1.0;
+        foreach (\array_slice($found, 1) as $other) {
+            $share = \count($other->inStance->chain->items) / \count($chain->items);
+            $others[] = new DrilledPart(null, $other, $share);
+            $left -= $share;
+        }
+
+        return [new DrilledPart($chain, $found[0] ?? null, $left), ...$others];
+    }
+
+    /**
+     * @param list<PlannedCombination> $combinations
+     *
+     * @return list<PlannedCombination> those that are in the chain, in order and without overlap
+     */
+    private function found(array $combinations, Chain $chain): array
+    {
+        $keys = array_map(static fn ($item): string => $item->key(true), $chain->items);
+        $found = [];
+        for ($at = 0; $at < \count($keys);) {
+            $longest = null;
+            foreach ($combinations as $combination) {
+                $own = array_map(static fn ($item): string => $item->key(true), $combination->inStance->chain->items);
+                $isHere = $own === \array_slice($keys, $at, \count($own));
+                if ($isHere && \count($own) > \count($longest->inStance->chain->items ?? [])) {
+                    $longest = $combination;
+                }
+            }
+            if (null !== $longest) {
+                $found[] = $longest;
+            }
+            $at += null === $longest ? 1 : \count($longest->inStance->chain->items);
+        }
+
+        return $found;
     }
 
     /**

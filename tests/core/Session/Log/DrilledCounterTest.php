@@ -31,6 +31,15 @@ final class DrilledCounterTest extends TestCase
         yield 'free' => ['free', [], []];
         yield 'calls' => ['calls', ['1 2', '1 2 3'], []];
         yield 'return fire' => ['return-fire', ['1 2'], []];
+        yield 'repetitions' => ['repetitions', ['1 2', '1 6'], ['counts' => [3, 2]]];
+        yield 'menu' => ['menu', ['2 3', '3b 3'], ['opening' => '1', 'ending' => 'exit']];
+        yield 'exchange' => [
+            'exchange',
+            ['slip-lead 3b', 'block-rear 6 3 2'],
+            ['first' => 'they', 'incoming' => ['2', '3']],
+        ];
+        yield 'alternate several' => ['alternate', ['1 2', '2 3', '1 1'], []];
+        yield 'an ending' => ['setup-free', ['1 2'], ['ending' => '14l']];
     }
 
     /**
@@ -117,6 +126,35 @@ final class DrilledCounterTest extends TestCase
             array_sum(array_map(static fn (Drilled $one): float => $one->ms, $drilled)),
             1,
         );
+    }
+
+    /**
+     * @param list<string> $chains
+     * @param array<string, mixed> $parameters
+     */
+    #[TestWith(['menu', ['2 3', '3b 3'], ['opening' => '1', 'ending' => 'exit']])]
+    #[TestWith(['exchange', ['slip-lead 3b', 'block-rear 6 3 2'], ['first' => 'they', 'incoming' => ['2', '3']]])]
+    public function testEachCombinationOfAMenuAndOfAnExchangeIsDrilled(
+        string $drill,
+        array $chains,
+        array $parameters,
+    ): void {
+        $planned = [];
+        foreach ($chains as $index => $chain) {
+            $planned[] = ['chain' => $chain, 'id' => 1 + $index];
+        }
+        $programme = Plans::programme(Plans::set($drill, $planned, 120, $parameters));
+        $drilled = DrilledCounter::drilled($programme, Coverage::whole($programme));
+
+        self::assertSame([1, 2], array_map(static fn (Drilled $one): ?int => $one->id, $drilled));
+        self::assertEqualsWithDelta(
+            120_000,
+            array_sum(array_map(static fn (Drilled $one): float => $one->ms, $drilled)),
+            1,
+        );
+        foreach ($drilled as $one) {
+            self::assertGreaterThan(0, $one->repetitions);
+        }
     }
 
     public function testWhatWasStartedAndLeftIsNotDrilled(): void
