@@ -421,7 +421,8 @@ final class RunTest extends ApiTestCase
         self::assertSame([[], null], [$idle()['sessions'], $idle()['week']]);
 
         $this->signIn('head');
-        $liver = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 3b', 'name' => 'Liver']))->id();
+        $combination = self::combination(['text' => '1 2 3b', 'name' => 'Liver']);
+        $liver = $this->ask('POST', '/api/combinations', $combination)->id();
         $planned = ['chain' => '1 2 3b', 'name' => 'Liver', 'id' => $liver, 'version' => 1];
         $today = $this->ask('POST', '/api/plans', PlanTest::plan([
             'name' => 'Tonight',

@@ -102,6 +102,22 @@ final class FloorTest extends TestCase
                 [110, 'end', 'End'],
             ],
         ];
+        yield 'rounds without a rest are announced in the work before them' => [
+            [
+                ['seconds' => 60, 'lastTen' => false, 'sets' => [self::set('repeat', ['1 2'])]],
+                ['seconds' => 60, 'lastTen' => false, 'sets' => [self::set('pyramid', [], ['top' => 2])]],
+            ],
+            [
+                [0, 'bell', 'Round 1 of 2'],
+                [0, 'show', '1 2'],
+                [52, 'next', 'Next: pyramid, 1 up to 2 and back: hand'],
+                [60, 'bell', 'Round 2 of 2'],
+                [60, 'count', '1'],
+                [80, 'count', '2'],
+                [100, 'count', '1'],
+                [120, 'end', 'End'],
+            ],
+        ];
         // A cross takes 0.25 s alone and 0.49 s after a jab; at level 2 there are 4 s after each. The count begins 3 s
         // after it was said what is counted: 3 + 4.49 n.
         yield 'three on the count, aloud' => [

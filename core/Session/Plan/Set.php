@@ -9,6 +9,7 @@ use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Session\Advice\Advice;
 use Periplus\Core\Session\Drill\Beside;
 use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameters;
 use Periplus\Core\Session\Drill\PlannedCombination;
@@ -121,6 +122,12 @@ final readonly class Set
         }
 
         return $forms;
+    }
+
+    /** Returns the cue with its easier and its harder form beside the chain. */
+    public function withForms(DrillCue $cue): DrillCue
+    {
+        return null === $cue->chain ? $cue : $cue->withBeside($this->forms());
     }
 
     public function lasting(int $seconds): self

@@ -8,6 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Session\Drill\Beside;
 use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\RoundStance;
 
 /** An event at one moment of a session. */
@@ -51,6 +52,32 @@ final readonly class Cue
         public ?int $forMs = null,
     ) {
         $this->short = $short ?? $text;
+    }
+
+    /**
+     * @param int $atMs from the start of the session
+     * @param int|null $forMs when what is announced begins
+     */
+    public static function of(DrillCue $cue, int $atMs, ?int $track, Place $place, ?int $forMs = null): self
+    {
+        return new self(
+            atMs: $atMs,
+            track: $track,
+            kind: $cue->kind,
+            text: $cue->text,
+            place: $place,
+            chain: $cue->chain,
+            stance: $cue->stance,
+            marked: $cue->marked,
+            lengthMs: $cue->lengthMs,
+            reminders: [],
+            before: $cue->before,
+            after: $cue->after,
+            short: $cue->short,
+            beside: $cue->beside,
+            options: $cue->options,
+            forMs: $forMs,
+        );
     }
 
     /**

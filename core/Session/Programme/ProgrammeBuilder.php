@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Programme;
 
-use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Session\Advice\Advice;
@@ -12,9 +11,6 @@ use Periplus\Core\Session\Advice\Reminder;
 use Periplus\Core\Session\Advice\ReminderChoice;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\DrillCue;
-use Periplus\Core\Session\Drill\DrillRun;
-use Periplus\Core\Session\Drill\SessionValues;
-use Periplus\Core\Session\Plan\BlockKind;
 use Periplus\Core\Session\Plan\Lane;
 use Periplus\Core\Session\Plan\Round;
 use Periplus\Core\Session\Plan\SessionPlan;
@@ -39,6 +35,7 @@ final class ProgrammeBuilder
     /** @var list<Segment> */
     private array $segments = [];
     private readonly ReminderChoice $reminders;
+    private readonly Announcer $announcer;
 
     private function __construct(
         private readonly SessionPlan $plan,
@@ -46,6 +43,7 @@ final class ProgrammeBuilder
         private readonly Amendments $amendments,
     ) {
         $this->reminders = new ReminderChoice($advice);
+        $this->announcer = new Announcer($plan, $advice);
     }
 
     /** @throws ProgrammeTooLarge when it has far more cues than a session can have */
@@ -59,7 +57,7 @@ final class ProgrammeBuilder
 
     private function programme(): Programme
     {
-        $steps = $this->steps();
+        $steps = Step::all($this->plan, $this->amendments);
         $offsetMs = $done = 0;
         foreach ($this->plan->blocks as $number => $block) {
             while (isset($steps[$done]) && $number === $steps[$done]->place->block) {
@@ -82,41 +80,8 @@ final class ProgrammeBuilder
             $this->remind(),
             $this->segments,
             $offsetMs,
-            isset($steps[0]) ? $this->announcements($steps[0], -self::BEFORE_START, 0, null) : [],
+            isset($steps[0]) ? $this->announcer->round($steps[0], -self::BEFORE_START, 0, null) : [],
         );
-    }
-
-    /** @return list<Step> every round as often as it is done, in order */
-    private function steps(): array
-    {
-        $steps = [];
-        foreach ($this->plan->blocks as $number => $block) {
-            $times = [];
-            foreach ($block->rounds as $place => $round) {
-                $times[$place] = $this->amendments->times($round, new Place($number, $place));
-            }
-            $all = array_sum($times);
-            $count = 0;
-            foreach ($block->rounds as $place => $round) {
-                for ($repeat = 0; $repeat < $times[$place]; ++$repeat) {
-                    ++$count;
-                    $here = new Place($number, $place, $repeat);
-                    $title =
-                        BlockKind::Rounds === $block->kind && $all > 1
-                            ? t('Round {count} of {all}', count: $count, all: $all)
-                            : $block->name;
-                    $steps[] = new Step(
-                        $this->amendments->round($round, $here),
-                        $here,
-                        '' === $round->name ? $title : $title.': '.$round->name,
-                        $count === $all,
-                        $times[$place],
-                    );
-                }
-            }
-        }
-
-        return $steps;
     }
 
     private function changeover(int $number, int $offsetMs, int $seconds, ?Step $next): void
@@ -137,7 +102,7 @@ final class ProgrammeBuilder
             short: t('Next: {what}', what: $comes->name),
         );
         if (null !== $next && $number + 1 === $next->place->block) {
-            array_push($this->cues, ...$this->announcements($next, $offsetMs, $endMs, $place));
+            array_push($this->cues, ...$this->announcer->round($next, $offsetMs, $endMs, $place));
         }
     }
 
@@ -167,9 +132,12 @@ final class ProgrammeBuilder
             }
             if ($clock < $from) {
                 $this->rest($step, $start, $clock, $from, $track);
-                $this->announceSet($step, $lane, $pieces[$number][0] ?? null, $start, $clock, $track);
+                array_push(
+                    $this->cues,
+                    ...$this->announcer->set($step, $pieces[$number][0] ?? null, $start, $clock, $track),
+                );
             }
-            $this->cues[] = $this->cue(
+            $this->cues[] = Cue::of(
                 new DrillCue(
                     0,
                     CueKind::Bell,
@@ -189,15 +157,15 @@ final class ProgrammeBuilder
             if (null !== $next && $next->place->block === $step->place->block) {
                 array_push(
                     $this->cues,
-                    ...$this->announcements($next, $start + 1000 * $clock, $endMs, $step->place, $track),
+                    ...$this->announcer->round($next, $start + 1000 * $clock, $endMs, $step->place, $track),
                 );
             }
         } elseif (null !== $next && $this->followsAtOnce($step, $next)) {
             // Without a rest the next round is announced in the last seconds of work.
             $last = $pieces[\count($pieces) - 1];
             $begun = [] === $last ? $clock : $last[\count($last) - 1]->from;
-            $fromMs = max($start + 1000 * $begun, $endMs - self::announceMs());
-            array_push($this->cues, ...$this->announcements($next, $fromMs, $endMs, $step->place, $track));
+            $fromMs = max($start + 1000 * $begun, $endMs - Announcer::beforeMs());
+            array_push($this->cues, ...$this->announcer->round($next, $fromMs, $endMs, $step->place, $track));
         }
     }
 
@@ -225,7 +193,7 @@ final class ProgrammeBuilder
         $filled = $from;
         foreach ($pieces as $part => $piece) {
             $set = $lane->sets[$piece->set];
-            $run = $this->run($set, $step, $track, $piece->from, $piece->seconds());
+            $run = $this->announcer->run($set, $step, $track, $piece->from, $piece->seconds());
             $definition = $set->drill->definition();
             $here = $step->place->withSet($set->station->number);
             $this->segments[] = new Segment(
@@ -237,16 +205,16 @@ final class ProgrammeBuilder
                 set: $set,
                 run: $run,
             );
-            $cues = $this->withForms(iterator_to_array($set->drill->cues($run), false), $set);
+            $cues = iterator_to_array($set->drill->cues($run), false);
             if ($part > 0 && $piece->begins) {
-                $this->change(
+                array_push($this->cues, ...$this->announcer->change(
                     $set->drill->announcement($run),
                     $definition->title,
                     $start + 1000 * $piece->from,
                     $start + 1000 * $pieces[$part - 1]->from,
                     $track,
                     $here,
-                );
+                ));
             }
             if (\count($this->cues) + \count($cues) > self::MAX_CUES) {
                 throw new ProgrammeTooLarge(
@@ -256,8 +224,12 @@ final class ProgrammeBuilder
                     ),
                 );
             }
+            $hasForms = false;
             foreach ($cues as $cue) {
-                $this->cues[] = $this->cue($cue, $start + 1000 * $piece->from + $cue->atMs, $track, $here);
+                // The easier and the harder form stand beside the first chain.
+                $shown = $hasForms ? $cue : $set->withForms($cue);
+                $hasForms = $hasForms || null !== $cue->chain;
+                $this->cues[] = Cue::of($shown, $start + 1000 * $piece->from + $cue->atMs, $track, $here);
             }
             $filled = $piece->to;
         }
@@ -283,26 +255,6 @@ final class ProgrammeBuilder
     }
 
     /**
-     * Shows the easier and the harder form of a set beside its first chain.
-     *
-     * @param list<DrillCue> $cues
-     *
-     * @return list<DrillCue>
-     */
-    private function withForms(array $cues, Set $set): array
-    {
-        $forms = $set->forms();
-        foreach ([] === $forms ? [] : $cues as $index => $cue) {
-            if (null !== $cue->chain) {
-                $cues[$index] = $cue->withBeside($forms);
-                break;
-            }
-        }
-
-        return array_values($cues);
-    }
-
-    /**
      * @param int $from s of the round; $to as well
      * @param Step|null $next what comes after the round, when this is the rest after it
      */
@@ -317,7 +269,7 @@ final class ProgrammeBuilder
             $this->advice,
             seconds: $to - $from,
             isRest: true,
-            comes: null === $next ? null : $this->comes($next, $track),
+            comes: null === $next ? null : $this->announcer->comes($next, $track),
         );
         $this->segments[] = new Segment(
             fromMs: $fromMs,
@@ -330,114 +282,8 @@ final class ProgrammeBuilder
         );
         $this->cues[] = new Cue($fromMs, $track, CueKind::Rest, t('Rest, {to} s', to: $to - $from), $step->place);
         foreach (null === $set || null === $run ? [] : $set->drill->cues($run) as $cue) {
-            $this->cues[] = $this->cue($cue, $fromMs + $cue->atMs, $track, $step->place);
+            $this->cues[] = Cue::of($cue, $fromMs + $cue->atMs, $track, $step->place);
         }
-    }
-
-    /**
-     * Announces the set that comes after a rest within a round.
-     *
-     * @param int $from when the rest begins, s of the round
-     */
-    private function announceSet(
-        Step $step,
-        Lane $lane,
-        ?Piece $piece,
-        int $start,
-        int $from,
-        ?int $track,
-    ): void {
-        if (null === $piece) {
-            return;
-        }
-        $run = $this->run($lane->sets[$piece->set], $step, $track, $piece->from, $piece->seconds());
-        $this->cues[] = $this->cue(
-            $lane->sets[$piece->set]->drill->announcement($run)->announced(),
-            $start + 1000 * $from,
-            $track,
-            $step->place,
-            $start + 1000 * $piece->from,
-        );
-    }
-
-    /**
-     * Announces the next round, to each track with what it begins for them.
-     *
-     * @param int $forMs when it begins
-     * @param Place|null $place during which it is announced; its own when null
-     *
-     * @return list<Cue>
-     */
-    private function announcements(Step $next, int $atMs, int $forMs, ?Place $place, ?int $track = null): array
-    {
-        $cues = [];
-        $tracks = null === $track && [] !== $next->round->lanes ? array_keys($this->plan->tracks) : [$track];
-        foreach ($tracks as $of) {
-            $first = $this->announcement($next, $of);
-            if (null !== $first) {
-                $cues[] = $this->cue(
-                    $first->announced($next->round->name),
-                    $atMs,
-                    $of,
-                    $place ?? $next->place,
-                    $forMs,
-                );
-            }
-        }
-
-        return $cues;
-    }
-
-    /** Returns what a round begins with for that track. */
-    private function announcement(Step $step, ?int $track): ?DrillCue
-    {
-        $set = $step->lane($track)->sets[0] ?? null;
-
-        return null === $set
-            ? null
-            : $this->withForms(
-                [$set->drill->announcement($this->run($set, $step, $track, 0, $set->seconds))],
-                $set,
-            )[0];
-    }
-
-    /** Returns what is thrown in the first set of a round, as far as it is known. */
-    private function comes(Step $step, ?int $track): ?Chain
-    {
-        $set = $step->lane($track)->sets[0] ?? null;
-
-        return $set?->thrown($this->run($set, $step, $track, 0, $set->seconds));
-    }
-
-    /**
-     * Returns the change from one set to the next, announced beforehand. One that follows a set shorter than the
-     * announcement is said when it begins, or the announcement would be taken for that set.
-     *
-     * @param int $earliest when the set before has begun, ms
-     */
-    private function change(
-        DrillCue $next,
-        string $title,
-        int $offsetMs,
-        int $earliest,
-        ?int $track,
-        Place $place,
-    ): void {
-        if ($offsetMs - $earliest > self::announceMs()) {
-            $this->cues[] = $this->cue(
-                $next->announced(),
-                $offsetMs - self::announceMs(),
-                $track,
-                $place,
-                $offsetMs,
-            );
-        }
-        $this->cues[] = new Cue($offsetMs, $track, CueKind::Change, $title, $place);
-    }
-
-    private static function announceMs(): int
-    {
-        return (int) (1000 * SessionValues::builtIn()->value('announce'));
     }
 
     /**
@@ -468,46 +314,6 @@ final class ProgrammeBuilder
         }
 
         return $pieces;
-    }
-
-    /** @param int $from s of the round */
-    private function run(Set $set, Step $step, ?int $track, int $from, int $seconds): DrillRun
-    {
-        $repeat = $step->place->repeat ?? 0;
-
-        return $set->run(
-            $this->plan,
-            $track,
-            $step->round->stance,
-            $this->advice,
-            seed: crc32(implode('/', [$this->plan->seed, $set->place, $repeat, $track ?? '', $from])),
-            repeat: $repeat,
-            times: $step->times,
-            seconds: $seconds,
-        );
-    }
-
-    /** @param int|null $forMs when what is announced begins */
-    private function cue(DrillCue $cue, int $offsetMs, ?int $track, Place $place, ?int $forMs = null): Cue
-    {
-        return new Cue(
-            atMs: $offsetMs,
-            track: $track,
-            kind: $cue->kind,
-            text: $cue->text,
-            place: $place,
-            chain: $cue->chain,
-            stance: $cue->stance,
-            marked: $cue->marked,
-            lengthMs: $cue->lengthMs,
-            reminders: [],
-            before: $cue->before,
-            after: $cue->after,
-            short: $cue->short,
-            beside: $cue->beside,
-            options: $cue->options,
-            forMs: $forMs,
-        );
     }
 
     /** @return list<Cue> with the reminders, which are chosen in the order of the session */

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Programme;
 
+use Periplus\Core\Session\Plan\BlockKind;
 use Periplus\Core\Session\Plan\Lane;
 use Periplus\Core\Session\Plan\Round;
+use Periplus\Core\Session\Plan\SessionPlan;
+
+use function Periplus\Core\Language\t;
 
 /**
  * One time that a round is done.
@@ -27,6 +31,39 @@ final readonly class Step
         public bool $isLast,
         public int $times,
     ) {
+    }
+
+    /** @return list<self> every round as often as it is done, in order */
+    public static function all(SessionPlan $plan, Amendments $amendments): array
+    {
+        $steps = [];
+        foreach ($plan->blocks as $number => $block) {
+            $times = [];
+            foreach ($block->rounds as $place => $round) {
+                $times[$place] = $amendments->times($round, new Place($number, $place));
+            }
+            $all = array_sum($times);
+            $count = 0;
+            foreach ($block->rounds as $place => $round) {
+                for ($repeat = 0; $repeat < $times[$place]; ++$repeat) {
+                    ++$count;
+                    $here = new Place($number, $place, $repeat);
+                    $title =
+                        BlockKind::Rounds === $block->kind && $all > 1
+                            ? t('Round {count} of {all}', count: $count, all: $all)
+                            : $block->name;
+                    $steps[] = new self(
+                        $amendments->round($round, $here),
+                        $here,
+                        '' === $round->name ? $title : $title.': '.$round->name,
+                        $count === $all,
+                        $times[$place],
+                    );
+                }
+            }
+        }
+
+        return $steps;
     }
 
     /** Returns what that track does in it, or everybody. */
