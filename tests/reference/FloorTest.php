@@ -551,6 +551,18 @@ final class FloorTest extends TestCase
         self::assertSame($alone, $strikes);
     }
 
+    public function testAtLeastHalfOfTheFreeStrikesCountAsJabs(): void
+    {
+        // Two to five strikes are three and a half, counted as three; half of them are two jabs and one free strike.
+        $load = LoadCounter::load(
+            Plans::programme(Plans::set('free', [], 60, ['least' => 2, 'free' => 5, 'jabs' => 50])),
+            null,
+            Stance::Orthodox,
+        );
+
+        self::assertEqualsWithDelta(2 / 3, $load->byStrike['jab'] / $load->strikes, 1e-9);
+    }
+
     public function testThePowerSideIsTheRearSideOfEachStance(): void
     {
         $programme = Plans::programme(Plans::set('one-side', [], 60, ['side' => 'rear']));

@@ -200,7 +200,7 @@ test("a head coach archives and restores a combination", async ({ page }) => {
   await expect(page.getByText("Nothing fits all of these")).toBeVisible();
   await page.getByRole("button", { name: "Archived" }).click();
   await page.getByRole("link", { name: "Over the fence" }).click();
-  await page.getByRole("button", { name: "Restore" }).click();
+  await page.getByRole("button", { name: "Restore", exact: true }).click();
   await expect(page.getByText("Archived on")).toBeHidden();
   await signOut(page);
   await signIn(page, COACH);

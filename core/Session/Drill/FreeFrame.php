@@ -7,6 +7,8 @@ namespace Periplus\Core\Session\Drill;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\InvalidChain;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Catalogue;
 
 use function Periplus\Core\Language\t;
 
@@ -92,7 +94,7 @@ final readonly class FreeFrame
     }
 
     /**
-     * Returns one repetition: a beginning, the free strikes and the ending.
+     * Returns one repetition: a beginning, the free strikes with as many jabs as there are at least, and the ending.
      *
      * @return Chain|null null when the parts do not go together
      */
@@ -100,10 +102,13 @@ final readonly class FreeFrame
     {
         $most = 0 === $this->most ? (int) SessionValues::builtIn()->value('burst') : $this->most;
         $count = max(1, intdiv(($this->least > 0 ? $this->least : $most) + $most, 2));
+        $jabs = (int) ceil($count * $this->jabs / 100);
+        $jab = Catalogue::builtIn()->strike('jab');
         try {
             return Chain::of([
                 ...($opening->items ?? []),
-                new FreeStrikes($count),
+                ...array_fill(0, $jabs, new StrikeItem($jab, $jab->defaultTarget())),
+                ...($jabs < $count ? [new FreeStrikes($count - $jabs)] : []),
                 ...($this->ending->items ?? []),
             ]);
         } catch (InvalidChain) {

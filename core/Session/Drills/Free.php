@@ -128,7 +128,7 @@ final readonly class Free implements Drill
 
             return;
         }
-        $repetition = null === $frame->ending ? null : $frame->repetition(null);
+        $repetition = null === $frame->ending && 0 === $frame->jabs ? null : $frame->repetition(null);
         yield null === $repetition
             ? Portion::free(
                 $run->ms(),

@@ -50,7 +50,7 @@ export function SetCard({
       {set.combinations.length > 0 && (
         <SetChains set={set} place={place} compact={compact} onCombinations={(combinations) => put({ combinations })} />
       )}
-      {most > set.combinations.length && (
+      {most > set.combinations.length && (chosen || set.combinations.length < (drill?.least ?? 1)) && (
         <CombinationField
           isEmpty={set.combinations.length === 0}
           takesMore={most > set.combinations.length + 1}
