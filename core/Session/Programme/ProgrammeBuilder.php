@@ -154,7 +154,7 @@ final class ProgrammeBuilder
         $endMs = $start + 1000 * $whole;
         if ($clock < $whole) {
             $this->rest($step, $start, $clock, $whole, $track, $next);
-            if (null !== $next && $next->place->block === $step->place->block) {
+            if (null !== $next && $this->followsAtOnce($step, $next)) {
                 array_push(
                     $this->cues,
                     ...$this->announcer->round($next, $start + 1000 * $clock, $endMs, $step->place, $track),
@@ -169,6 +169,7 @@ final class ProgrammeBuilder
         }
     }
 
+    /** Tells whether no changeover lies between them. */
     private function followsAtOnce(Step $step, Step $next): bool
     {
         $block = (int) $step->place->block;
