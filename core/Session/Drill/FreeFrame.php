@@ -66,7 +66,7 @@ final readonly class FreeFrame
     }
 
     /**
-     * Returns it in words, such as "2 to 5 strikes, at least half jabs, then 3 exit".
+     * Returns it in words, such as "2 to 5 strikes, at least half jabs, end with 3 exit".
      *
      * @param bool $isCounted whether a single number is said, too
      */
@@ -100,7 +100,9 @@ final readonly class FreeFrame
      */
     public function repetition(?Chain $opening): ?Chain
     {
-        $most = 0 === $this->most ? (int) SessionValues::builtIn()->value('burst') : $this->most;
+        $most = 0 === $this->most
+            ? max($this->least, (int) SessionValues::builtIn()->value('burst'))
+            : $this->most;
         $count = max(1, intdiv(($this->least > 0 ? $this->least : $most) + $most, 2));
         $jabs = (int) ceil($count * $this->jabs / 100);
         $jab = Catalogue::builtIn()->strike('jab');

@@ -27,7 +27,7 @@ final class SetReader
     public const MAX_SETS = 40;
     private const MAX_ALL_OUT_SECONDS = 120;
 
-    /** @var array<string, PlannedCombination> of the sets so far, by track and text */
+    /** @var array<int|string, array<string, PlannedCombination>> of the sets so far, by track and text */
     private array $drilled = [];
 
     /** @param (\Closure(): list<string>)|null $themes of the gym's library; any word is one when null */
@@ -177,26 +177,16 @@ final class SetReader
         return false;
     }
 
-    /** @return list<PlannedCombination> */
+    /** @return list<PlannedCombination> of the sets so far that everybody or that track has done, each once */
     private function drilled(?int $track): array
     {
-        $mine = array_filter(
-            $this->drilled,
-            static fn (string $key): bool => str_starts_with($key, 'all ') || str_starts_with($key, $track.' '),
-            \ARRAY_FILTER_USE_KEY,
-        );
-
-        return array_values(array_column(
-            array_map(static fn (PlannedCombination $one): array => [$one->text, $one], $mine),
-            1,
-            0,
-        ));
+        return array_values(($this->drilled['all'] ?? []) + ($this->drilled[$track ?? 'all'] ?? []));
     }
 
     private function remember(Set $set, ?int $track): void
     {
         foreach ($set->combinations as $combination) {
-            $this->drilled[($track ?? 'all').' '.$combination->text] ??= $combination;
+            $this->drilled[$track ?? 'all'][$combination->text] ??= $combination;
         }
     }
 }

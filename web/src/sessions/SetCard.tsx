@@ -7,7 +7,7 @@ import { FixButton } from "./Advisories";
 import { CombinationField } from "./CombinationField";
 import type { Dropped } from "./drag";
 import { Parameters } from "./Parameters";
-import { address, dropped, type Place, withSet } from "./plan";
+import { address, dropped, type Place, tempoAt, withSet } from "./plan";
 import { usePlanContext } from "./planContext";
 import { SetChains } from "./SetChains";
 import { SetHead } from "./SetHead";
@@ -26,7 +26,7 @@ export function SetCard({
   compact: boolean;
   alone: boolean;
 }) {
-  const { document, drills, change, selected, select } = usePlanContext();
+  const { content, document, drills, change, selected, select } = usePlanContext();
   const drill = drills.find((one) => one.id === set.drill);
   const key = address(place);
   const target = useDroppable({ id: `set-target ${key}`, data: { kind: "set", place } satisfies Dropped });
@@ -80,7 +80,7 @@ export function SetCard({
         </details>
       )}
       {drill && chosen && <Parameters drill={drill} set={set} onPut={put} />}
-      {drill && chosen && <SetMore drill={drill} set={set} onPut={put} />}
+      {drill && chosen && <SetMore drill={drill} set={set} usualTempo={tempoAt(content, place)} onPut={put} />}
       {problems.map((problem) => (
         <p key={problem.message} className={problem.stops ? "set-problem stops" : "set-problem"}>
           {problem.message} <FixButton fix={problem.fix} />

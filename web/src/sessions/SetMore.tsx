@@ -6,17 +6,17 @@ import type { Drill } from "../api/client";
 import type { PlanSet } from "../api/schema";
 import { PURPOSES } from "../ui/words";
 import { PaceSelect } from "./PaceSelect";
-import { usePlanContext } from "./planContext";
 
 interface Props {
   drill: Drill;
   set: PlanSet;
+  /** The tempo of its round. */
+  usualTempo: number;
   onPut: (values: Partial<PlanSet>, typed?: boolean) => void;
 }
 
 /** What every kind of work may have: a tempo, a purpose, an end all out, an easier and a harder form. */
-export function SetMore({ drill, set, onPut }: Props) {
-  const { content } = usePlanContext();
+export function SetMore({ drill, set, usualTempo, onPut }: Props) {
   if (!drill.isWork || drill.id === "exercise") {
     return null;
   }
@@ -37,7 +37,7 @@ export function SetMore({ drill, set, onPut }: Props) {
     <Flex wrap align="center" gap="small" className="set-more">
       <PaceSelect
         value={set.tempo}
-        usual={content.tempo}
+        usual={usualTempo}
         label={t`Tempo of the set`}
         onChange={(tempo) => onPut({ tempo })}
       />

@@ -65,6 +65,11 @@ export function setsAt(content: PlanContent, place: Place): PlanSet[] {
   return own ?? round?.sets ?? [];
 }
 
+/** Returns the tempo of the round at that position: its own, or that of the session. */
+export function tempoAt(content: PlanContent, place: Place): number {
+  return content.blocks[place.block]?.rounds[place.round ?? -1]?.tempo ?? content.tempo;
+}
+
 export function withBlock(content: PlanContent, at: number, change: (block: PlanBlock) => PlanBlock): PlanContent {
   return { ...content, blocks: content.blocks.map((block, place) => (place === at ? change(block) : block)) };
 }
