@@ -18,7 +18,6 @@ use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\ReturnFire\Beat;
 use Periplus\Core\Session\ReturnFire\Defence;
 use Periplus\Core\Session\ReturnFire\Exchange;
-use Periplus\Core\Technique\Stance;
 
 use function Periplus\Core\Language\t;
 
@@ -44,11 +43,7 @@ final readonly class ExchangeDrill implements Drill
                 ]),
                 Parameter::chains('incoming', t('They throw')),
                 Parameter::whole('beats', t('Answers in a row'), 2, 1, self::MAX_BEATS, 'answers'),
-                Parameter::choices('counters', t('Counters with'), ['hand'], WeaponChoices::ALL),
-                Parameter::choice('opponent', t('Opponent'), 'same', [
-                    'same' => t('in the same stance'),
-                    'opposite' => t('in the opposite stance'),
-                ]),
+                ...FacingOpponent::parameters(),
             ],
             examples: [
                 new DrillExample(
@@ -195,13 +190,9 @@ final readonly class ExchangeDrill implements Drill
         $p = $run->parameters;
         $chains = $run->chains();
         $key = implode(' ', [
-            spl_object_id($run->options->rules),
-            $run->options->tempo,
-            $run->options->medium->value,
+            FacingOpponent::key($run),
             $p->text('first'),
-            $p->text('opponent'),
             $p->whole('beats'),
-            implode(',', $p->choices('counters')),
             ...array_map(
                 static fn (?Chain $chain): string => ';'.(null === $chain ? '' : $run->write($chain)),
                 [...\array_slice($chains, 1), ...$p->chains('incoming')],
@@ -214,8 +205,8 @@ final readonly class ExchangeDrill implements Drill
             $this->theyBegin($run) ? $chains : \array_slice($chains, 1),
             $p->whole('beats'),
             $run->options,
-            'same' === $p->text('opponent') ? Stance::Orthodox : Stance::Southpaw,
-            WeaponChoices::limbs($p->choices('counters')),
+            FacingOpponent::stance($run),
+            FacingOpponent::limbs($run),
         );
         $known[$chains[0]] = $exchanges;
 

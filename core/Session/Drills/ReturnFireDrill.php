@@ -39,11 +39,7 @@ final readonly class ReturnFireDrill implements Drill
             combinations: [1, 1],
             parameters: [
                 Parameter::whole('seconds', t('Each defence'), 30, 10, 180, 'seconds'),
-                Parameter::choices('counters', t('Counters with'), ['hand'], WeaponChoices::ALL),
-                Parameter::choice('opponent', t('Opponent'), 'same', [
-                    'same' => t('in the same stance'),
-                    'opposite' => t('in the opposite stance'),
-                ]),
+                ...FacingOpponent::parameters(),
             ],
             examples: [
                 new DrillExample(
@@ -166,21 +162,15 @@ final readonly class ReturnFireDrill implements Drill
         static $lasting = null;
         /** @var \WeakMap<Chain, array<string, list<Answer>>> $known by the combination and how it is thrown */
         $known = $lasting ??= new \WeakMap();
-        $counters = $run->parameters->choices('counters');
-        $key = implode(' ', [
-            spl_object_id($run->options->rules),
-            $run->options->tempo,
-            $run->options->medium->value,
-            ...$counters,
-        ]);
+        $key = FacingOpponent::key($run);
         $answers = $known[$run->chain()] ?? [];
         $answers[$key] ??= ReturnFire::builtIn()->answers(
             new ChainInStance($run->chain(), Stance::Orthodox),
             $run->options,
-            WeaponChoices::limbs($counters),
+            FacingOpponent::limbs($run),
         );
         $known[$run->chain()] = $answers;
 
-        return $answers[$key]['same' === $run->parameters->text('opponent') ? 0 : 1]->defences ?? [];
+        return $answers[$key][Stance::Orthodox === FacingOpponent::stance($run) ? 0 : 1]->defences ?? [];
     }
 }

@@ -3,8 +3,9 @@ import { Trans } from "@lingui/react/macro";
 import { Flex, Input, InputNumber, Select } from "antd";
 import { bounds } from "../api/bounds";
 import type { PlanRound } from "../api/schema";
-import { labelOf, MEDIA, PURPOSES } from "../ui/words";
+import { labelOf, MEDIA } from "../ui/words";
 import { PaceSelect } from "./PaceSelect";
+import { PurposeSelect } from "./PurposeSelect";
 import { newSet, withLaps } from "./plan";
 import { usePlanContext } from "./planContext";
 
@@ -60,14 +61,11 @@ export function RoundMore({ round, onPut }: Props) {
         popupMatchSelectWidth={false}
         getPopupContainer={(node) => node.parentElement ?? document.body}
       />
-      <Select
-        size="small"
-        value={round.purpose ?? ""}
-        aria-label={t`What the round is for`}
-        options={[{ value: "", label: t`no purpose` }, ...PURPOSES]}
-        onChange={(purpose) => onPut({ purpose: purpose === "" ? undefined : (purpose as PlanRound["purpose"]) })}
-        popupMatchSelectWidth={false}
-        getPopupContainer={(node) => node.parentElement ?? document.body}
+      <PurposeSelect
+        value={round.purpose}
+        label={t`What the round is for`}
+        none={t`no purpose`}
+        onChange={(purpose) => onPut({ purpose })}
       />
       <button
         type="button"

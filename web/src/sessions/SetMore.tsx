@@ -1,11 +1,11 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Flex, Input, InputNumber, Select } from "antd";
+import { Flex, Input, InputNumber } from "antd";
 import { bounds } from "../api/bounds";
 import type { Drill } from "../api/client";
 import type { PlanSet } from "../api/schema";
-import { PURPOSES } from "../ui/words";
 import { PaceSelect } from "./PaceSelect";
+import { PurposeSelect } from "./PurposeSelect";
 
 interface Props {
   drill: Drill;
@@ -41,14 +41,11 @@ export function SetMore({ drill, set, usualTempo, onPut }: Props) {
         label={t`Tempo of the set`}
         onChange={(tempo) => onPut({ tempo })}
       />
-      <Select
-        size="small"
-        value={set.purpose ?? ""}
-        aria-label={t`What the set is for`}
-        options={[{ value: "", label: t`purpose of the round` }, ...PURPOSES]}
-        onChange={(purpose) => onPut({ purpose: purpose === "" ? undefined : (purpose as PlanSet["purpose"]) })}
-        popupMatchSelectWidth={false}
-        getPopupContainer={(node) => node.parentElement ?? document.body}
+      <PurposeSelect
+        value={set.purpose}
+        label={t`What the set is for`}
+        none={t`purpose of the round`}
+        onChange={(purpose) => onPut({ purpose })}
       />
       <span className="small">
         <Trans>all out at the end</Trans>{" "}
