@@ -19,7 +19,7 @@ interface Drill
      */
     public function problems(DrillRun $run): iterable;
 
-    /** Returns the whole of it as it is announced before it begins. */
+    /** Returns what is announced before the drill begins: all of it, not only its first step. */
     public function announcement(DrillRun $run): DrillCue;
 
     /** @return iterable<DrillCue> in the order of their moments, none of them at or after the end */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Plan;
 
 /**
- * A set as it was written, before it has its share of the round.
+ * A set as it was written, before its length is known.
  *
  * @internal to {@see RoundReader}
  */
