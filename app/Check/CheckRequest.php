@@ -53,11 +53,11 @@ final readonly class CheckRequest
         ])]
         public array $draw = [],
         /** @var list<string> what is asked for beside the check */
-        #[Assert\Count(max: 4)]
+        #[Assert\Count(max: 5)]
         #[Assert\All([
             new Assert\Choice(
                 callback: [self::class, 'parts'],
-                message: 'A part is next, edits, similar or mends.',
+                message: 'A part is fromAbove, next, edits, similar or mends.',
             ),
         ])]
         public array $with = [],

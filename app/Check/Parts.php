@@ -10,6 +10,7 @@ use Periplus\App\Similarity\MatchRenderer;
 use Periplus\App\Similarity\SimilarCombinations;
 use Periplus\App\Usage\GymUsage;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Serializer\FromAboveSerializer;
 use Periplus\Core\Flow\Serializer\ItemEditSerializer;
 use Periplus\Core\Flow\Serializer\MendSerializer;
 use Periplus\Core\Flow\Serializer\NextSerializer;
@@ -20,6 +21,7 @@ use Periplus\Core\Notation\ReadChain;
 final readonly class Parts
 {
     public function __construct(
+        private FromAboveSerializer $fromAbove,
         private NextSerializer $next,
         private ItemEditSerializer $edits,
         private MendSerializer $mends,
@@ -45,6 +47,7 @@ final readonly class Parts
         foreach (Part::cases() as $part) {
             if (\in_array($part->value, $request->with, true)) {
                 yield $part->value => match ($part) {
+                    Part::FromAbove => $this->fromAbove->serialize($chain, $options),
                     Part::Next => $this->next->serialize($chain, $options, $request->caret, $usage),
                     Part::Edits => $this->edits->serialize($chain, $options, $request->caret),
                     Part::Similar => $this->similar($chain, $request->except, $numbering),

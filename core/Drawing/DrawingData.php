@@ -17,14 +17,9 @@ final readonly class DrawingData
      *                                      20 by 20
      * @param string $unknown sign of a move without one
      * @param string $sole SVG path of a left sole
-     * @param array<string, array{ahead: float|int, lead: float|int, turn?: float|int}> $feet steps by the id of a move
      */
-    private function __construct(
-        private array $glyphs,
-        private string $unknown,
-        public string $sole,
-        private array $feet,
-    ) {
+    private function __construct(private array $glyphs, private string $unknown, public string $sole)
+    {
     }
 
     public static function builtIn(): self
@@ -32,16 +27,9 @@ final readonly class DrawingData
         /** @var self|null $data */
         static $data = null;
         if (null === $data) {
-            /**
-             * @var array{
-             *     glyphs: array<string, string>,
-             *     unknown: string,
-             *     sole: string,
-             *     feet: array<string, array{ahead: float|int, lead: float|int, turn?: float|int}>,
-             * } $read
-             */
+            /** @var array{glyphs: array<string, string>, unknown: string, sole: string} $read */
             $read = Data::read('drawing');
-            $data = new self($read['glyphs'], $read['unknown'], $read['sole'], $read['feet']);
+            $data = new self($read['glyphs'], $read['unknown'], $read['sole']);
         }
 
         return $data;
@@ -59,15 +47,5 @@ final readonly class DrawingData
             $item instanceof Beat => 'beat',
             default => 'free',
         });
-    }
-
-    /** Returns how far the item takes the feet; null for one that takes them nowhere. */
-    public function stepOf(Item $item): ?FootStep
-    {
-        $step = $this->feet[$item instanceof MoveItem ? $item->move->id : ''] ?? null;
-
-        return null === $step
-            ? null
-            : new FootStep((float) $step['ahead'], (float) $step['lead'], (float) ($step['turn'] ?? 0));
     }
 }

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Drawing;
 
+use Periplus\Core\Balance\Footing;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\Landing;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Floor\FloorData;
+use Periplus\Core\Floor\FloorMove;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Technique\Feet;
 use Periplus\Core\Technique\Role;
@@ -17,12 +20,14 @@ use Periplus\Core\Technique\Stance;
 /** Draws the feet of a combination from above. */
 final readonly class FeetDrawer
 {
-    /** Length of a step, in drawing units. */
-    private const STEP = 11.0;
+    /** Drawing units for a metre on the floor. */
+    private const METRE = 37.0;
+    /** How many degrees round the opponent are drawn as wide as one metre to the side. */
+    private const AROUND = 100.0;
     /** How far each foot is from the middle, along the line of the chain. */
     private const HALF_STANCE = 15.0;
-    /** How many steps the feet go ahead where the stance changes. */
-    private const CHANGE = 0.6;
+    /** How far the feet go ahead where a kick comes down in front, m. */
+    private const LANDING = 0.2;
     /** Distances from the left edge: closer to the pair at the start the next one could not be distinguished. */
     private const CLEAR_AT_START = 34;
     private const CLEAR_AFTER_START = 104;
@@ -71,16 +76,22 @@ final readonly class FeetDrawer
     {
         $changes = $item->changesStance();
         $before = $this->chain->stances[$index];
-        $ahead = $item instanceof StrikeItem && Landing::Behind === $item->landing ? -self::CHANGE : self::CHANGE;
-        $step = $this->data->stepOf($item) ?? new FootStep($changes ? $ahead : 0.0, 0.0);
+        $on = $item instanceof MoveItem ? FloorData::builtIn()->move($item->move) : new FloorMove();
+        $ahead = match (true) {
+            $item instanceof MoveItem => $on->ahead - $item->move->range * Footing::builtIn()->stepPerBand,
+            $item instanceof StrikeItem && Landing::Forward === $item->landing => self::LANDING,
+            $item instanceof StrikeItem && Landing::Behind === $item->landing => -self::LANDING,
+            default => 0.0,
+        };
+        $lead = $on->lead + $on->around / self::AROUND;
         $up = Stance::Orthodox === $before ? -1 : 1;
         $ms = Rounding::ms($this->timing->moments[$index]->end);
 
         yield new DrawnPair(
             ms: $ms,
             clear: self::CLEAR_AFTER_START,
-            dx: Rounding::units(-$step->ahead * self::STEP),
-            dy: Rounding::units(-$step->lead * self::STEP * $up),
+            dx: Rounding::units(-$ahead * self::METRE),
+            dy: Rounding::units(-$lead * self::METRE * $up),
             turn: 0.0,
             isBefore: true,
             soles: $this->soles($before, false),
@@ -90,7 +101,7 @@ final readonly class FeetDrawer
             clear: self::CLEAR_AFTER_START,
             dx: 0.0,
             dy: 0.0,
-            turn: Rounding::units($step->turn * -$up),
+            turn: Rounding::units(($on->turn + $on->around) * -$up),
             isBefore: false,
             soles: $this->soles(
                 $changes ? $before->other() : $before,

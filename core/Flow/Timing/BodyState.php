@@ -63,6 +63,8 @@ final class BodyState
     public float $start = 0.0;
     public ?float $impact = null;
     public float $end = 0.0;
+    /** Band in which the last strike met the opponent; null when it was none, or a feint. */
+    public ?int $met = null;
     /**
      * Load at the start of the last item, including its wait, and what the item left; needed when a foot lands in front
      * and lead and rear swap.
@@ -257,6 +259,7 @@ final class BodyState
             load: $this->leftLoad,
             turn: $this->leftTurn,
             range: $this->range,
+            met: $this->met,
         );
     }
 }

@@ -406,8 +406,9 @@ final readonly class FlowModel
                 ? $state->load
                 : $loadFrom + ($leaves - $loadFrom) * $puts;
         $turn = $path->turn + ($strike->leavesTurn - $path->turn) * $puts;
+        $state->met = null;
         if (!$item->feint) {
-            $range = $this->met($item, $state);
+            $state->met = $range = $this->met($item, $state);
             $state->held = $state->held && $range === $state->range;
             $state->cameHome = $this->comesHome($item);
             $state->range = $this->landed($item, $range);
@@ -476,7 +477,7 @@ final readonly class FlowModel
         }
         [$state->lastLimb, $state->last] = [null, null];
         $state->jabbed = false;
-        $state->impact = null;
+        $state->impact = $state->met = null;
         $state->end = $state->released = $ready + $duration;
         if (null !== $move?->startsAt) {
             // What comes first begins at once.

@@ -14,6 +14,8 @@ final readonly class Moment
      * @param float|null $impact null for what does not land
      * @param float $end the release: impact of an arm, the foot down again after a leg, the end of a move
      * @param float $loadFrom load at the start, any wait included
+     * @param int|null $met band in which a strike meets the opponent, which a landing or a leg on its way back may
+     *                      leave; null for what does not land
      */
     public function __construct(
         public float $start,
@@ -23,6 +25,7 @@ final readonly class Moment
         public float $load,
         public float $turn,
         public int $range,
+        public ?int $met = null,
     ) {
     }
 
@@ -43,6 +46,7 @@ final readonly class Moment
             load: $this->load,
             turn: $this->turn,
             range: $this->range,
+            met: $this->met,
         );
     }
 
@@ -56,6 +60,7 @@ final readonly class Moment
             load: $this->load,
             turn: $this->turn,
             range: $this->range,
+            met: $this->met,
         );
     }
 }

@@ -27,6 +27,7 @@ final class DataTest extends TestCase
     #[TestWith(['house-rules'])]
     #[TestWith(['segments'])]
     #[TestWith(['balance'])]
+    #[TestWith(['floor'])]
     #[TestWith(['level'])]
     #[TestWith(['session'])]
     #[TestWith(['reminders'])]

@@ -6,6 +6,7 @@ import type * as Schema from "./schema";
 import type { Problem } from "./schema";
 
 export type * from "./schema";
+export type MomentFromAbove = Schema.ViewFromAbove["moments"][number];
 export type ImportLine = Schema.ImportLines["lines"][number];
 export type View = Schema.Views["views"][number];
 export type RunCommand = Schema.CommandRequest;

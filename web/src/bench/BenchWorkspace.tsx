@@ -23,6 +23,8 @@ export function BenchWorkspace({ bench, actions }: { bench: BenchWork; actions: 
           {readable?.stances ? (
             <CheckedLine
               check={readable}
+              fromAbove={checked.fromAbove}
+              opponent={options.opponent}
               stances={readable.stances}
               shownStance={bench.shownStance}
               onShownStance={bench.setShownStance}

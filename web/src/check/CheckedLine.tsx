@@ -1,11 +1,12 @@
 import { t } from "@lingui/core/macro";
 import { Flex } from "antd";
 import { memo, useState } from "react";
-import type { Check, Stance } from "../api/client";
+import type { Check, FromAbove, Stance } from "../api/client";
 import { CombinationLine, type KeyedEdit } from "../combination-line/CombinationLine";
 import { Legend } from "../combination-line/Legend";
 import { MovingMark } from "../combination-line/MovingMark";
 import { StanceWords } from "../combination-line/StanceWords";
+import { FromAboveFigure } from "../from-above/FromAboveFigure";
 import { PlayBar } from "../play/PlayBar";
 import { usePlay } from "../play/usePlay";
 import { useShortcut } from "../ui/useShortcut";
@@ -14,6 +15,9 @@ import "./check.css";
 
 interface Props {
   check: Check;
+  fromAbove: FromAbove | undefined;
+  /** The opponent's stance in the picture from above. */
+  opponent: Stance;
   stances: NonNullable<Check["stances"]>;
   /** The stance whose feet are drawn. */
   shownStance: Stance;
@@ -32,6 +36,8 @@ interface Props {
  */
 export const CheckedLine = memo(function CheckedLine({
   check,
+  fromAbove,
+  opponent,
   stances,
   shownStance,
   onShownStance,
@@ -46,22 +52,30 @@ export const CheckedLine = memo(function CheckedLine({
   const play = usePlay(check, tempo);
   useShortcut("play", play.press);
   const drawing = check.drawings?.full;
+  const view = fromAbove?.views.find((one) => one.stance === shownStance && one.opponent === opponent);
   const sentence = pointed ?? (selected === null ? null : (drawing?.items[selected]?.sentence ?? null));
   return (
     <>
-      {drawing && (
-        <CombinationLine
-          drawing={drawing}
-          stance={shownStance}
-          selected={selected}
-          onSelect={onSelect}
-          onPoint={setPointed}
-          onOpen={onOpen}
-          onEdit={onEdit}
-          name={t`Combination line: ${check.text ?? ""}`}
-          overlay={play.plays ? (line) => <MovingMark line={line} stance={shownStance} at={play.at} /> : undefined}
-        />
-      )}
+      <div className="line-and-floor">
+        <div className="line-beside">
+          {drawing && (
+            <CombinationLine
+              drawing={drawing}
+              stance={shownStance}
+              selected={selected}
+              onSelect={onSelect}
+              onPoint={setPointed}
+              onOpen={onOpen}
+              onEdit={onEdit}
+              name={t`Combination line: ${check.text ?? ""}`}
+              overlay={play.plays ? (line) => <MovingMark line={line} stance={shownStance} at={play.at} /> : undefined}
+            />
+          )}
+        </div>
+        {fromAbove && view && (
+          <FromAboveFigure drawing={fromAbove} {...{ view, selected }} at={play.at} plays={play.plays} />
+        )}
+      </div>
       <p className={sentence ? "sentence" : "sentence sentence-guard"} aria-live="polite">
         {sentence ?? stances[shownStance].guard.message}
       </p>

@@ -7,6 +7,7 @@ import {
   type Check,
   type CheckRequest,
   type Continuations,
+  type FromAbove,
   type ItemEdits,
   isAway,
   type Matches,
@@ -20,6 +21,8 @@ import { linesOf } from "../api/lines";
 /** A check with the requested parts; a part is missing until its line arrives. */
 export interface CheckAnswer {
   check: Check;
+  /** Null for a text that cannot be read. */
+  fromAbove?: FromAbove | null;
   next?: Continuations;
   edits?: ItemEdits;
   /** Null while the library is unreachable. */

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
-import type { Check, CheckRequest } from "../api/client";
+import type { Check, CheckRequest, FromAbove } from "../api/client";
 import { useReachable } from "../api/connection";
 import { useThrottled } from "../ui/useThrottled";
 import { type CheckAnswer, checkOf } from "./checkOf";
@@ -15,6 +15,8 @@ export interface Checked {
   latest: Check | undefined;
   /** The last answer that could be read, so that the picture stays while a word is half typed. */
   readable: Check | undefined;
+  /** That line from above, where it was asked for; undefined until it arrives. */
+  fromAbove: FromAbove | undefined;
   /** Whether `latest` belongs to the current line. */
   current: boolean;
   /** The parts for the current line, as far as they have arrived. */
@@ -35,6 +37,7 @@ export function useCheck(request: CheckRequest, caret?: () => number): Checked {
   const key = JSON.stringify(request);
   const asked = useThrottled(key, PAUSE_MS);
   const readable = useRef<Check | undefined>(undefined);
+  const fromAbove = useRef<FromAbove | undefined>(undefined);
 
   const question = JSON.parse(asked) as CheckRequest;
   const query = useQuery({
@@ -54,13 +57,16 @@ export function useCheck(request: CheckRequest, caret?: () => number): Checked {
   const error = empty ? null : (query.error ?? query.failureReason);
   const latest = empty ? undefined : query.data?.check;
   if (empty) {
-    readable.current = undefined;
+    readable.current = fromAbove.current = undefined;
   } else if (latest && latest.problems.length === 0) {
+    // The picture from above arrives a little after its check; until then the one of the line before stays.
+    fromAbove.current = query.data?.fromAbove ?? fromAbove.current;
     readable.current = latest;
   }
   return {
     latest,
     readable: readable.current,
+    fromAbove: fromAbove.current,
     current,
     parts: current && !empty ? (query.data ?? NONE) : NONE,
     error,

@@ -48,13 +48,14 @@ function Page({ combination }: { combination: Combination }) {
   const [selected, setSelected] = useState<number | null>(null);
   const shownStance: Stance = (address.get("stance") as Stance | null) ?? combination.stance;
   const opponent: Stance = (address.get("opponent") as Stance | null) ?? "orthodox";
-  const { readable } = useCheck({
+  const { readable, fromAbove } = useCheck({
     text: combination.notation,
     stance: combination.stance,
     rules: combination.rules,
     numbering: "parity",
     readIn,
     opponent,
+    with: ["fromAbove"],
   });
   const family = useFamily(combination.id);
   const put = (name: string, value: string) =>
@@ -88,6 +89,7 @@ function Page({ combination }: { combination: Combination }) {
             {readable?.stances ? (
               <CheckedLine
                 check={readable}
+                {...{ fromAbove, opponent }}
                 stances={readable.stances}
                 shownStance={shownStance}
                 onShownStance={(stance) => put("stance", stance)}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\FromAbove;
+
+/** A moment of a chain seen from above. */
+final readonly class DrawnMoment
+{
+    /**
+     * @param int|null $at place of the item in the chain; null for the start
+     * @param bool $landed whether the foot of the item's kick has come down somewhere else
+     * @param int $fromMs since when the athlete is on the way there, from the start of the chain
+     * @param int $ms when they are there
+     * @param list<DrawnPart> $us
+     * @param list<DrawnPart> $them
+     * @param string $power SVG path of what their power hand reaches without a turn of the feet
+     * @param float $liverX where their liver is, cm
+     * @param string|null $way SVG path of the athlete's way there; null where they stay
+     * @param int $distanceCm between the middles of both stances
+     * @param int $angle how far the athlete is off the line in which the opponent faces, degrees
+     * @param 'left'|'right'|null $side to which, as the athlete began; null on the line
+     * @param bool $isReached whether the power hand reaches the athlete
+     * @param string $sentence all of it in words
+     */
+    public function __construct(
+        public ?int $at,
+        public bool $landed,
+        public int $fromMs,
+        public int $ms,
+        public array $us,
+        public array $them,
+        public string $power,
+        public float $liverX,
+        public float $liverY,
+        public ?DrawnBlow $blow,
+        public ?string $way,
+        public int $distanceCm,
+        public int $angle,
+        public ?string $side,
+        public bool $isReached,
+        public string $sentence,
+    ) {
+    }
+}

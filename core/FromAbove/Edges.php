@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\FromAbove;
+
+/** The edges of what is drawn, in cm. */
+final readonly class Edges
+{
+    public function __construct(public float $left, public float $top, public float $right, public float $bottom)
+    {
+    }
+
+    public function width(): float
+    {
+        return $this->right - $this->left;
+    }
+
+    public function height(): float
+    {
+        return $this->bottom - $this->top;
+    }
+}

@@ -1,0 +1,91 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
+import { Button, Flex } from "antd";
+import { useEffect, useState } from "react";
+import type { FromAbove, ViewFromAbove } from "../api/client";
+import { Floor } from "./Floor";
+import { momentAt, momentOf } from "./momentAt";
+
+interface Props {
+  drawing: FromAbove;
+  view: ViewFromAbove;
+  /** The selected item of the line. */
+  selected: number | null;
+  /** Returns the moment of the chain in ms, or null while it does not play. */
+  at: () => number | null;
+  plays: boolean;
+}
+
+/** The chain from above, beside its line: at the item that plays or is selected, or where its own keys went. */
+export function FromAboveFigure({ drawing, view, selected, at, plays }: Props) {
+  const played = usePlayed(view, at, plays);
+  const [stepped, setStepped] = useState<number | null>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another selection, or playing, takes the picture with it
+  useEffect(() => setStepped(null), [selected, plays]);
+  const { moments } = view;
+  const shown = Math.min(played ?? stepped ?? momentOf(moments, selected), moments.length - 1);
+  const moment = moments[shown];
+  if (!moment) {
+    return null;
+  }
+  return (
+    <figure className="from-above" aria-label={t`From above`}>
+      <Floor {...{ drawing, view, shown }} />
+      <figcaption>
+        <Flex align="center" gap="small">
+          <Button
+            size="small"
+            disabled={shown === 0}
+            aria-label={t`Before, from above`}
+            onClick={() => setStepped(shown - 1)}
+          >
+            ‹
+          </Button>
+          <span className="from-above-where">
+            <Where moment={moment} isOpen={view.isOpen} />
+          </span>
+          <Button
+            size="small"
+            disabled={shown === moments.length - 1}
+            aria-label={t`Next, from above`}
+            onClick={() => setStepped(shown + 1)}
+          >
+            ›
+          </Button>
+        </Flex>
+      </figcaption>
+    </figure>
+  );
+}
+
+function Where({ moment, isOpen }: { moment: ViewFromAbove["moments"][number]; isOpen: boolean }) {
+  const apart = t`${moment.distanceCm} cm apart`;
+  return (
+    <>
+      {moment.at === null && (isOpen ? <Trans>Open guard, </Trans> : <Trans>Closed guard, </Trans>)}
+      {apart}
+      <br />
+      {moment.isReached ? <Trans>in reach of their power hand</Trans> : <Trans>out of its reach</Trans>}
+    </>
+  );
+}
+
+/** Returns the place of the moment that plays; null while nothing does. */
+function usePlayed(view: ViewFromAbove, at: () => number | null, plays: boolean): number | null {
+  const [played, setPlayed] = useState<number | null>(null);
+  useEffect(() => {
+    if (!plays) {
+      setPlayed(null);
+      return;
+    }
+    let frame = 0;
+    const look = () => {
+      const ms = at();
+      setPlayed(ms === null ? null : momentAt(view.moments, ms));
+      frame = requestAnimationFrame(look);
+    };
+    look();
+    return () => cancelAnimationFrame(frame);
+  }, [view, at, plays]);
+  return played;
+}
