@@ -13,9 +13,7 @@ final readonly class DrawnMoment
      * @param int $fromMs since when the athlete is on the way there, from the start of the chain
      * @param int $ms when they are there
      * @param list<DrawnPart> $us
-     * @param list<DrawnPart> $them
-     * @param string $power SVG path of what their power hand reaches without a turn of the feet
-     * @param float $liverX where their liver is, cm
+     * @param int $them place of the opponent in the list of the view: they seldom move
      * @param string|null $way SVG path of the athlete's way there; null where they stay
      * @param int $distanceCm between the middles of both stances
      * @param int $angle how far the athlete is off the line in which the opponent faces, degrees
@@ -29,10 +27,7 @@ final readonly class DrawnMoment
         public int $fromMs,
         public int $ms,
         public array $us,
-        public array $them,
-        public string $power,
-        public float $liverX,
-        public float $liverY,
+        public int $them,
         public ?DrawnBlow $blow,
         public ?string $way,
         public int $distanceCm,

@@ -55,7 +55,8 @@ final readonly class MomentDrawer
         $this->data = FloorData::builtIn();
     }
 
-    public function draw(Place $place): DrawnMoment
+    /** @param int $them place of the opponent in the list of the view */
+    public function draw(Place $place, int $them): DrawnMoment
     {
         $item = null === $place->at ? null : $this->chain->chain->items[$place->at];
         $turn = null === $place->at ? 0.0 : $this->timing->moments[$place->at]->turn;
@@ -69,7 +70,6 @@ final readonly class MomentDrawer
         $distance = (int) round(100 * $place->us->middle->distanceTo($place->them->middle));
         $side = abs($angle) < self::ON_LINE ? null : ($angle > 0.0 ? 'left' : 'right');
         $isReached = $power->reaches($head);
-        $liver = $this->organ($place->them, Side::Right);
 
         return new DrawnMoment(
             at: $place->at,
@@ -77,10 +77,7 @@ final readonly class MomentDrawer
             fromMs: (int) round($place->fromMs),
             ms: (int) round($place->ms),
             us: $this->athlete($place->us, $turn, $hips, $head, $strike),
-            them: $this->athlete($place->them, 0.0, $place->them->middle, $place->them->middle, null),
-            power: $power->path(),
-            liverX: round(100 * $liver->x, 1),
-            liverY: round(100 * $liver->y, 1),
+            them: $them,
             blow: null === $strike ? null : $this->blow($strike, $place->at, $place, $hips, $turn),
             way: $this->way($place),
             distanceCm: $distance,
@@ -88,6 +85,18 @@ final readonly class MomentDrawer
             side: $side,
             isReached: $isReached,
             sentence: $this->sentence($place, $distance, abs($angle), $side, $isReached),
+        );
+    }
+
+    public function opponent(Standing $them): DrawnOpponent
+    {
+        $liver = $this->organ($them, Side::Right);
+
+        return new DrawnOpponent(
+            $this->athlete($them, 0.0, $them->middle, $them->middle, null),
+            (new PowerHand($them, $this->build))->path(),
+            round(100 * $liver->x, 1),
+            round(100 * $liver->y, 1),
         );
     }
 
@@ -152,10 +161,10 @@ final readonly class MomentDrawer
             if (true !== $strike?->strike->limb->isArm() || $role !== $strike->strike->role) {
                 $parts[] = new DrawnPart(
                     'hand',
-                    $this->shoulder($who, $role, $turn, $hips)->moved(
+                    $head->moved(
                         $who->heading,
-                        $this->data->value('guardAhead'),
-                        -$who->sign($role) * $this->build->halfShoulders / 6,
+                        $this->data->value(Role::Lead === $role ? 'guardLead' : 'guardRear'),
+                        $who->sign($role) * $this->data->value('guardAside'),
                     ),
                     $who->heading,
                     $role,

@@ -11,6 +11,7 @@ use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Drawing\DrawingData;
 use Periplus\Core\Floor\Build;
 use Periplus\Core\Floor\FloorData;
+use Periplus\Core\Floor\Place;
 use Periplus\Core\Floor\Walk;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Technique\Stance;
@@ -20,27 +21,34 @@ final readonly class ViewDrawer
 {
     /** Length of the drawn sole, in its own units. */
     private const SOLE = 31.0;
-    /** The floor that is shown at least, and the room around what is on it, cm. */
+    /** The floor that is shown at least, cm. */
     private const LEAST_WIDTH = 120.0;
     private const LEAST_HEIGHT = 170.0;
-    private const ROOM = 16.0;
 
     public static function draw(ChainInStance $chain, ChainTiming $timing, Sway $sway, Athlete $athlete): FromAbove
     {
         $build = new Build($athlete);
-        $moments = $places = [];
+        $views = [];
         foreach ([$chain, $chain->mirror()] as $inStance) {
             foreach (Stance::cases() as $stance) {
                 $opponent = new Opponent($stance);
-                $drawer = new MomentDrawer($inStance, $timing, $sway, $opponent, $build);
-                $places[] = [$inStance->stance, $opponent];
-                $moments[] = array_map($drawer->draw(...), Walk::of($inStance, $timing, $opponent, $athlete));
+                $views[] = self::view(
+                    Walk::of($inStance, $timing, $opponent, $athlete),
+                    new MomentDrawer($inStance, $timing, $sway, $opponent, $build),
+                    $inStance->stance,
+                    $opponent,
+                );
             }
         }
-        $edges = array_map(self::edges(...), $moments);
         // All views have one scale, so that they can be compared.
-        $width = max(self::LEAST_WIDTH, ...array_map(static fn (Edges $one): float => $one->width(), $edges));
-        $height = max(self::LEAST_HEIGHT, ...array_map(static fn (Edges $one): float => $one->height(), $edges));
+        $width = max(
+            self::LEAST_WIDTH,
+            ...array_map(static fn (ViewFromAbove $one): float => $one->edges()->width(), $views),
+        );
+        $height = max(
+            self::LEAST_HEIGHT,
+            ...array_map(static fn (ViewFromAbove $one): float => $one->edges()->height(), $views),
+        );
 
         return new FromAbove(
             sole: DrawingData::builtIn()->sole,
@@ -51,36 +59,33 @@ final readonly class ViewDrawer
             width: $width,
             height: $height,
             views: array_map(
-                static fn (array $place, array $drawn, Edges $edge): ViewFromAbove => new ViewFromAbove(
-                    stance: $place[0],
-                    opponent: $place[1]->stance,
-                    isOpen: $place[1]->isOpenTo($place[0]),
-                    left: $edge->left - ($width - $edge->width()) / 2,
-                    top: $edge->top - ($height - $edge->height()) / 2,
-                    moments: $drawn,
-                ),
-                $places,
-                $moments,
-                $edges,
+                static fn (ViewFromAbove $one): ViewFromAbove => $one->inTheMiddleOf($width, $height),
+                $views,
             ),
         );
     }
 
-    /** @param list<DrawnMoment> $moments */
-    private static function edges(array $moments): Edges
+    /** @param list<Place> $places */
+    private static function view(array $places, MomentDrawer $drawer, Stance $stance, Opponent $opponent): ViewFromAbove
     {
-        $parts = [];
-        foreach ($moments as $moment) {
-            array_push($parts, ...$moment->us, ...$moment->them);
+        $opponents = $moments = [];
+        $them = null;
+        foreach ($places as $place) {
+            if (null === $them || $them !== $place->them) {
+                $them = $place->them;
+                $opponents[] = $drawer->opponent($them);
+            }
+            $moments[] = $drawer->draw($place, \count($opponents) - 1);
         }
-        $x = array_map(static fn (DrawnPart $part): float => $part->x, $parts);
-        $y = array_map(static fn (DrawnPart $part): float => $part->y, $parts);
 
-        return new Edges(
-            floor(min($x) - self::ROOM),
-            floor(min($y) - self::ROOM),
-            ceil(max($x) + self::ROOM),
-            ceil(max($y) + self::ROOM),
+        return new ViewFromAbove(
+            stance: $stance,
+            opponent: $opponent->stance,
+            isOpen: $opponent->isOpenTo($stance),
+            left: 0.0,
+            top: 0.0,
+            opponents: $opponents,
+            moments: $moments,
         );
     }
 }

@@ -9,10 +9,14 @@ use Periplus\Core\Technique\Stance;
 /** A chain seen from above, in one stance against one opponent. */
 final readonly class ViewFromAbove
 {
+    /** Room around what stands on the floor, cm. */
+    private const ROOM = 16.0;
+
     /**
      * @param bool $isOpen whether the stances differ
      * @param float $left edge of the floor that it shows, cm
      * @param float $top edge, cm
+     * @param list<DrawnOpponent> $opponents where the opponent stands, one after the other
      * @param list<DrawnMoment> $moments the start first
      */
     public function __construct(
@@ -21,7 +25,42 @@ final readonly class ViewFromAbove
         public bool $isOpen,
         public float $left,
         public float $top,
+        public array $opponents,
         public array $moments,
     ) {
+    }
+
+    /** Returns the edges of all that stands on the floor at any moment, with room around it. */
+    public function edges(): Edges
+    {
+        $parts = [];
+        foreach ([...$this->opponents, ...$this->moments] as $one) {
+            array_push($parts, ...($one instanceof DrawnOpponent ? $one->parts : $one->us));
+        }
+        $x = array_map(static fn (DrawnPart $part): float => $part->x, $parts);
+        $y = array_map(static fn (DrawnPart $part): float => $part->y, $parts);
+
+        return new Edges(
+            floor(min([0.0, ...$x]) - self::ROOM),
+            floor(min([0.0, ...$y]) - self::ROOM),
+            ceil(max([0.0, ...$x]) + self::ROOM),
+            ceil(max([0.0, ...$y]) + self::ROOM),
+        );
+    }
+
+    /** Returns the view of a floor of that size, in cm, with all that stands on it in its middle. */
+    public function inTheMiddleOf(float $width, float $height): self
+    {
+        $edges = $this->edges();
+
+        return new self(
+            stance: $this->stance,
+            opponent: $this->opponent,
+            isOpen: $this->isOpen,
+            left: ($edges->left + $edges->right - $width) / 2,
+            top: ($edges->top + $edges->bottom - $height) / 2,
+            opponents: $this->opponents,
+            moments: $this->moments,
+        );
     }
 }

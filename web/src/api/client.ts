@@ -7,6 +7,7 @@ import type { Problem } from "./schema";
 
 export type * from "./schema";
 export type MomentFromAbove = Schema.ViewFromAbove["moments"][number];
+export type OpponentFromAbove = Schema.ViewFromAbove["opponents"][number];
 export type ImportLine = Schema.ImportLines["lines"][number];
 export type View = Schema.Views["views"][number];
 export type RunCommand = Schema.CommandRequest;

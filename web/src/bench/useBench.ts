@@ -35,7 +35,10 @@ export function useBench({ id, stored, proposal }: BenchProps) {
   );
   const caret = useStable((): number => entry.caret());
   // The picture of the save drawer is drawn when it opens; a key draws one picture.
-  const checked = useCheck({ ...request, draw: ["full"], with: ["fromAbove", "next", "similar", "mends"], except }, caret);
+  const checked = useCheck(
+    { ...request, draw: ["full"], with: ["fromAbove", "next", "similar", "mends"], except },
+    caret,
+  );
   const { latest, readable, current } = checked;
   const settled = current && latest !== undefined && latest === readable;
   const entry = useEntry({

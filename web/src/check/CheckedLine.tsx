@@ -71,27 +71,32 @@ export const CheckedLine = memo(function CheckedLine({
               overlay={play.plays ? (line) => <MovingMark line={line} stance={shownStance} at={play.at} /> : undefined}
             />
           )}
+          <p className={sentence ? "sentence" : "sentence sentence-guard"} aria-live="polite">
+            {sentence ?? stances[shownStance].guard.message}
+          </p>
+          <Flex wrap align="center" gap="var(--space-2) var(--space-8)" className="line-foot">
+            <PlayBar play={play}>
+              <button
+                type="button"
+                className="link-button"
+                aria-expanded={explains}
+                onClick={() => setExplains(!explains)}
+              >
+                {explains ? t`Hide the signs` : t`What the signs and numbers mean`}
+              </button>
+            </PlayBar>
+            {explains && (
+              <>
+                <Legend />
+                <NumbersMeaning />
+              </>
+            )}
+          </Flex>
         </div>
         {fromAbove && view && (
           <FromAboveFigure drawing={fromAbove} {...{ view, selected }} at={play.at} plays={play.plays} />
         )}
       </div>
-      <p className={sentence ? "sentence" : "sentence sentence-guard"} aria-live="polite">
-        {sentence ?? stances[shownStance].guard.message}
-      </p>
-      <Flex wrap align="center" gap="var(--space-2) var(--space-8)" className="line-foot">
-        <PlayBar play={play}>
-          <button type="button" className="link-button" aria-expanded={explains} onClick={() => setExplains(!explains)}>
-            {explains ? t`Hide the signs` : t`What the signs and numbers mean`}
-          </button>
-        </PlayBar>
-        {explains && (
-          <>
-            <Legend />
-            <NumbersMeaning />
-          </>
-        )}
-      </Flex>
       <StanceWords
         stances={stances}
         shownStance={shownStance}

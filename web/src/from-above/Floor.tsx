@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { useId } from "react";
-import type { FromAbove, MomentFromAbove, PartFromAbove, ViewFromAbove } from "../api/client";
+import type { FromAbove, MomentFromAbove, OpponentFromAbove, PartFromAbove, ViewFromAbove } from "../api/client";
 import "./from-above.css";
 
 interface Props {
@@ -19,7 +19,8 @@ export function Floor({ drawing, view, shown, named = true }: Props) {
   const { width, height } = drawing;
   const moment = view.moments[shown];
   const before = view.moments[shown - 1];
-  if (!moment) {
+  const them = moment && view.opponents[moment.them];
+  if (!moment || !them) {
     return null;
   }
   const moved = moment.way !== null && before;
@@ -30,24 +31,32 @@ export function Floor({ drawing, view, shown, named = true }: Props) {
           <path d="M0 0L8 4L0 8Z" className="floor-arrow" />
         </marker>
       </defs>
-      <path d={moment.power} className={moment.isReached ? "floor-power floor-power-reached" : "floor-power"} />
-      <TheirLine moment={moment} bottom={top + height} />
+      <path d={them.power} className={moment.isReached ? "floor-power floor-power-reached" : "floor-power"} />
+      <TheirLine {...{ moment, them }} bottom={top + height} />
       {moved && <Feet drawing={drawing} parts={before.us} className="floor-was" />}
-      <Athlete drawing={drawing} parts={moment.them} who="them" />
-      <g className="floor-liver" transform={`translate(${moment.liverX} ${moment.liverY})`}>
+      <Athlete drawing={drawing} parts={them.parts} who="them" />
+      <g className="floor-liver" transform={`translate(${them.liverX} ${them.liverY})`}>
         <ellipse rx="5" ry="3.6" />
       </g>
       {moment.way && <path d={moment.way} className="floor-way" markerEnd={`url(#${arrow})`} />}
       <Athlete drawing={drawing} parts={moment.us} who="us" />
       {moment.blow && <Blow blow={moment.blow} />}
-      {named && <Names width={width} moment={moment} />}
+      {named && <Names {...{ width, moment, them }} />}
     </svg>
   );
 }
 
 /** The line in which the opponent faces, and how far the athlete is off it. */
-function TheirLine({ moment, bottom }: { moment: MomentFromAbove; bottom: number }) {
-  const them = moment.them.find(({ part }) => part === "head");
+function TheirLine({
+  moment,
+  them: { parts },
+  bottom,
+}: {
+  moment: MomentFromAbove;
+  them: OpponentFromAbove;
+  bottom: number;
+}) {
+  const them = parts.find(({ part }) => part === "head");
   if (!them) {
     return null;
   }
@@ -65,10 +74,7 @@ function TheirLine({ moment, bottom }: { moment: MomentFromAbove; bottom: number
       {moment.side && (
         <>
           <path d={`M${them.x} ${them.y}L${along(them.turn + off, moment.distanceCm)}`} className="floor-line" />
-          <path
-            d={`M${edges[0]}A${radius} ${radius} 0 0 ${off > 0 ? 1 : 0} ${edges[1]}`}
-            className="floor-angle"
-          />
+          <path d={`M${edges[0]}A${radius} ${radius} 0 0 ${off > 0 ? 1 : 0} ${edges[1]}`} className="floor-angle" />
         </>
       )}
     </>
@@ -153,9 +159,17 @@ function Blow({ blow }: { blow: NonNullable<MomentFromAbove["blow"]> }) {
 const LETTERS = 0.056;
 
 /** Names in the picture what nobody could guess. */
-function Names({ width, moment }: { width: number; moment: MomentFromAbove }) {
-  const power = moment.them.find(({ part, role }) => part === "hand" && role === "rear");
-  const them = moment.them.find(({ part }) => part === "head");
+function Names({
+  width,
+  moment,
+  them: { parts },
+}: {
+  width: number;
+  moment: MomentFromAbove;
+  them: OpponentFromAbove;
+}) {
+  const power = parts.find(({ part, role }) => part === "hand" && role === "rear");
+  const them = parts.find(({ part }) => part === "head");
   const { blow } = moment;
   if (!power || !them) {
     return null;
