@@ -21,7 +21,7 @@ use Periplus\Core\Technique\Stance;
 final readonly class FeetDrawer
 {
     /** Drawing units for a metre on the floor. */
-    private const METRE = 37.0;
+    private const METRE = 30.0;
     /** How many degrees round the opponent are drawn as wide as one metre to the side. */
     private const AROUND = 100.0;
     /** How far each foot is from the middle, along the line of the chain. */

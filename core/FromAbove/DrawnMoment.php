@@ -14,7 +14,7 @@ final readonly class DrawnMoment
      * @param int $ms when they are there
      * @param list<DrawnPart> $us
      * @param int $them place of the opponent in the list of the view: they seldom move
-     * @param string|null $way SVG path of the athlete's way there; null where they stay
+     * @param string|null $way SVG path of the foot that goes furthest; null where both stay
      * @param int $distanceCm between the middles of both stances
      * @param int $angle how far the athlete is off the line in which the opponent faces, degrees
      * @param 'left'|'right'|null $side to which, as the athlete began; null on the line

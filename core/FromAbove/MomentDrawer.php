@@ -33,7 +33,9 @@ final readonly class MomentDrawer
     /** Below this an athlete is said to be on the line, degrees. */
     private const ON_LINE = 3.0;
     /** Below this no way is drawn, m. */
-    private const SHORTEST_WAY = 0.08;
+    private const SHORTEST_WAY = 0.1;
+    /** A foot that goes less than this stays, m. */
+    private const STAYS = 0.02;
     /** Where organs and thighs are on an opponent, m: to the side of the middle of the body, and in front of it. */
     private const ORGAN_ASIDE = 0.15;
     private const ORGAN_AHEAD = 0.06;
@@ -270,19 +272,33 @@ final readonly class MomentDrawer
         return fmod($off + 540.0, 360.0) - 180.0;
     }
 
+    /** Returns the way of the foot that goes furthest; round the other foot where that one stays. */
     private function way(Place $place): ?string
     {
-        [$from, $to] = [$place->before->middle, $place->us->middle];
+        $ways = [];
+        foreach (Side::cases() as $side) {
+            $from = $place->before->foot($place->before->stance->roleOf($side), $this->build);
+            $to = $place->us->foot($place->us->stance->roleOf($side), $this->build);
+            $ways[(int) round(1000 * $from->distanceTo($to))] = [$from, $to];
+        }
+        ksort($ways);
+        [$from, $to] = $ways[array_key_last($ways)];
+        if ($from->distanceTo($to) < self::SHORTEST_WAY) {
+            return null;
+        }
+        $turns = \count($ways) > 1 && array_key_first($ways) < 1000 * self::STAYS;
+        $between = $place->us->foot(Role::Lead, $this->build)->distanceTo($place->us->foot(Role::Rear, $this->build));
 
-        return $from->distanceTo($to) < self::SHORTEST_WAY
-            ? null
-            : \sprintf(
-                'M%s %sL%s %s',
-                round(100 * $from->x, 1),
-                round(100 * $from->y, 1),
-                round(100 * $to->x, 1),
-                round(100 * $to->y, 1),
-            );
+        return \sprintf(
+            'M%s %s%s%s %s',
+            round(100 * $from->x, 1),
+            round(100 * $from->y, 1),
+            $turns
+                ? \sprintf('A%1$s %1$s 0 0 %2$d ', round(100 * $between, 1), $place->us->heading > $place->before->heading ? 1 : 0)
+                : 'L',
+            round(100 * $to->x, 1),
+            round(100 * $to->y, 1),
+        );
     }
 
     /** @param 'left'|'right'|null $side */

@@ -38,6 +38,9 @@ final readonly class ViewFromAbove
             array_push($parts, ...($one instanceof DrawnOpponent ? $one->parts : $one->us));
         }
         $x = array_map(static fn (DrawnPart $part): float => $part->x, $parts);
+        foreach ($this->opponents as $opponent) {
+            $x[] = $opponent->nameX();
+        }
         $y = array_map(static fn (DrawnPart $part): float => $part->y, $parts);
 
         return new Edges(

@@ -15,7 +15,7 @@ const MAY_USE: Record<string, string[]> = {
   coaches: ["numbering"],
   combination: ["check", "compare", "family", "review", "run", "sessions"],
   "combination-line": [],
-  compare: ["check", "combination-line", "play"],
+  compare: ["check", "combination-line", "from-above", "play"],
   exchange: [],
   family: [],
   "from-above": [],

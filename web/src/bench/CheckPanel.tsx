@@ -10,7 +10,7 @@ import { compareAddress } from "../compare/address";
 import { Similar } from "./Similar";
 
 interface Props {
-  request: CheckRequest & Required<Pick<CheckRequest, "stance">>;
+  request: CheckRequest & Required<Pick<CheckRequest, "stance" | "opponent">>;
   checked: Checked;
   isOld: boolean;
   similar: Matches | null | undefined;
@@ -70,7 +70,15 @@ export function CheckPanel({
             onMend={onMend}
             onCompare={onCompare}
           />
-          <OtherStance check={readable} compare={compare} onSelect={onSelect} onCarry={onCarry} />
+          <OtherStance
+            check={readable}
+            fromAbove={checked.fromAbove}
+            opponent={request.opponent}
+            {...{ selected }}
+            compare={compare}
+            onSelect={onSelect}
+            onCarry={onCarry}
+          />
         </>
       ) : (
         <section className="panel findings findings-empty">

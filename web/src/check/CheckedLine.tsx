@@ -94,7 +94,13 @@ export const CheckedLine = memo(function CheckedLine({
           </Flex>
         </div>
         {fromAbove && view && (
-          <FromAboveFigure drawing={fromAbove} {...{ view, selected }} at={play.at} plays={play.plays} />
+          <FromAboveFigure
+            drawing={fromAbove}
+            {...{ view, selected }}
+            names={stances[shownStance].words}
+            at={play.at}
+            plays={play.plays}
+          />
         )}
       </div>
       <StanceWords

@@ -3,11 +3,15 @@ import { Trans } from "@lingui/react/macro";
 import { Button, Flex } from "antd";
 import { memo } from "react";
 import { Link } from "react-router";
-import type { Check, Stance } from "../api/client";
+import type { Check, FromAbove, Stance } from "../api/client";
+import { Mirrored } from "../from-above/Mirrored";
 import "./check.css";
 
 interface Props {
   check: Check;
+  fromAbove: FromAbove | undefined;
+  opponent: Stance;
+  selected: number | null;
   onSelect?: (at: number | null) => void;
   /** Returns the URL of the comparison with the mirrored or carried chain. */
   compare: (text: string, stance: Stance, title: string) => string;
@@ -16,7 +20,15 @@ interface Props {
 }
 
 /** Shows what changes when the chain is mirrored, and the carried chain with the same limbs. */
-export const OtherStance = memo(function OtherStance({ check, compare, onSelect, onCarry }: Props) {
+export const OtherStance = memo(function OtherStance({
+  check,
+  fromAbove,
+  opponent,
+  selected,
+  compare,
+  onSelect,
+  onCarry,
+}: Props) {
   const { mirror, carry } = check;
   if (!mirror || !carry) {
     return null;
@@ -49,6 +61,14 @@ export const OtherStance = memo(function OtherStance({ check, compare, onSelect,
           </li>
         ))}
       </ul>
+      {fromAbove && (
+        <Mirrored
+          drawing={fromAbove}
+          stance={mirror.stance === "southpaw" ? "orthodox" : "southpaw"}
+          opponent={opponent}
+          at={selected ?? mirror.changes.find((change) => change.at !== null)?.at ?? null}
+        />
+      )}
       {differs && (
         <div className="carry">
           <b>

@@ -107,7 +107,11 @@ function Page({ combination }: { combination: Combination }) {
           {readable && (
             <>
               <Findings check={readable} selected={selected} onSelect={setSelected} />
-              <OtherCombinationStance combination={combination} check={readable} onSelect={setSelected} />
+              <OtherCombinationStance
+                check={readable}
+                {...{ combination, fromAbove, opponent, selected }}
+                onSelect={setSelected}
+              />
               {family.data && (
                 <AlreadyThere
                   matches={family.data.alike}
@@ -167,17 +171,12 @@ function StanceBar({
 /** Says what changes in the other stance, with the ways from there to the comparison and the bench. */
 function OtherCombinationStance({
   combination,
-  check,
-  onSelect,
-}: {
-  combination: Combination;
-  check: ComponentProps<typeof OtherStance>["check"];
-  onSelect: (position: number | null) => void;
-}) {
+  ...shown
+}: { combination: Combination } & Omit<ComponentProps<typeof OtherStance>, "compare" | "onCarry">) {
   const navigate = useNavigate();
   return (
     <OtherStance
-      check={check}
+      {...shown}
       compare={(chain, stance, secondTitle) =>
         compareAddress({
           first: combination.notation,
@@ -191,7 +190,6 @@ function OtherCombinationStance({
           fromName: combination.name,
         })
       }
-      onSelect={onSelect}
       onCarry={(text, stance) => {
         const { name, rules, themes, note } = combination;
         const fresh: Fresh = { fresh: { name: t`${name}, ${stance}`, text, stance, rules, themes, note } };

@@ -1,10 +1,11 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Flex } from "antd";
-import type { Check, Stance } from "../api/client";
+import type { Check, FromAbove, Stance } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { MovingMark } from "../combination-line/MovingMark";
 import { beforeContact } from "../combination-line/sentences";
+import { BothOpponents } from "../from-above/BothOpponents";
 import { PlayBar } from "../play/PlayBar";
 import { usePlay } from "../play/usePlay";
 import { VerdictMark } from "../ui/VerdictMark";
@@ -15,6 +16,8 @@ import "./compare.css";
 export interface Side {
   title: string;
   check: Check;
+  /** The chain from above, where it was asked for. */
+  fromAbove?: FromAbove;
   /** The stance for the words under the line. */
   stance: Stance;
 }
@@ -79,7 +82,7 @@ function Changes({ first, second }: { first: Side; second: Side }) {
 
 /** One of the two chains: its line with player, and its words. */
 function OneSide({ side, spanMs, marked }: { side: Side; spanMs: number; marked: ReadonlySet<number> }) {
-  const { title, check, stance } = side;
+  const { title, check, fromAbove, stance } = side;
   const play = usePlay(check);
   return (
     <section aria-label={title}>
@@ -89,16 +92,29 @@ function OneSide({ side, spanMs, marked }: { side: Side; spanMs: number; marked:
         <small>{seconds(check.lengthMs ?? 0)}</small>
         <PlayBar play={play} withTempo={false} />
       </h2>
-      {check.drawings?.card && (
-        <CombinationLine
-          drawing={check.drawings.card}
-          spanMs={spanMs}
-          marked={marked}
-          name={t`Combination line, ${title}: ${check.text ?? ""}`}
-          overlay={play.plays ? (line) => <MovingMark line={line} stance={stance} at={play.at} /> : undefined}
-        />
-      )}
-      <Words side={side} />
+      <div className="compare-beside">
+        <div>
+          {check.drawings?.card && (
+            <CombinationLine
+              drawing={check.drawings.card}
+              spanMs={spanMs}
+              marked={marked}
+              name={t`Combination line, ${title}: ${check.text ?? ""}`}
+              overlay={play.plays ? (line) => <MovingMark line={line} stance={stance} at={play.at} /> : undefined}
+            />
+          )}
+          <Words side={side} />
+        </div>
+        {fromAbove && (
+          <BothOpponents
+            drawing={fromAbove}
+            stance={stance}
+            names={check.stances?.[stance].words ?? []}
+            at={play.at}
+            plays={play.plays}
+          />
+        )}
+      </div>
     </section>
   );
 }

@@ -18,6 +18,7 @@ export default function CompareScreen() {
     stance: (address.get(`${name}Stance`) as Stance | null) ?? "orthodox",
     rules,
     readIn,
+    with: ["fromAbove" as const],
   });
   const from = address.get("from") ?? "";
   // Only pages of this application are accepted as a way back.
@@ -50,8 +51,13 @@ export default function CompareScreen() {
       {first.readable && second.readable ? (
         <section className="panel compare-panel">
           <Compare
-            first={{ title: titles[0], check: first.readable, stance: side("first").stance }}
-            second={{ title: titles[1], check: second.readable, stance }}
+            first={{
+              title: titles[0],
+              check: first.readable,
+              fromAbove: first.fromAbove,
+              stance: side("first").stance,
+            }}
+            second={{ title: titles[1], check: second.readable, fromAbove: second.fromAbove, stance }}
           />
           <p className="compare-links">
             {([first.readable, second.readable] as const).map((check, at) => (

@@ -8,12 +8,12 @@ interface Props {
   view: ViewFromAbove;
   /** Place of the moment in the view. */
   shown: number;
-  /** Whether the names of what is shown stand in the picture. */
-  named?: boolean;
+  /** Whether it is one of several, a hand's breadth wide: letters are larger, and fewer. */
+  small?: boolean;
 }
 
 /** The floor at one moment, seen from the ceiling: the athlete below, the opponent above. */
-export function Floor({ drawing, view, shown, named = true }: Props) {
+export function Floor({ drawing, view, shown, small = false }: Props) {
   const arrow = useId();
   const { left, top } = view;
   const { width, height } = drawing;
@@ -41,7 +41,7 @@ export function Floor({ drawing, view, shown, named = true }: Props) {
       {moment.way && <path d={moment.way} className="floor-way" markerEnd={`url(#${arrow})`} />}
       <Athlete drawing={drawing} parts={moment.us} who="us" />
       {moment.blow && <Blow blow={moment.blow} />}
-      {named && <Names {...{ width, moment, them }} />}
+      <Names {...{ width, moment, them, small }} />
     </svg>
   );
 }
@@ -156,17 +156,19 @@ function Blow({ blow }: { blow: NonNullable<MomentFromAbove["blow"]> }) {
 }
 
 /** Share of the width that is as high as the letters. */
-const LETTERS = 0.056;
+const LETTERS = { alone: 0.056, small: 0.095 };
 
 /** Names in the picture what nobody could guess. */
 function Names({
   width,
   moment,
   them: { parts },
+  small,
 }: {
   width: number;
   moment: MomentFromAbove;
   them: OpponentFromAbove;
+  small: boolean;
 }) {
   const power = parts.find(({ part, role }) => part === "hand" && role === "rear");
   const them = parts.find(({ part }) => part === "head");
@@ -174,28 +176,35 @@ function Names({
   if (!power || !them) {
     return null;
   }
-  const size = width * LETTERS;
+  const size = width * (small ? LETTERS.small : LETTERS.alone);
   const isLeft = power.x < them.x;
   const blowIsLeft = (blow?.x ?? 0) < them.x;
   return (
     <g className="floor-names" style={{ fontSize: `${size}px` }}>
-      <text x={power.x + (isLeft ? -8 : 8)} y={power.y + size * 0.9} className={isLeft ? "floor-name-end" : undefined}>
-        {t`power hand`}
-      </text>
+      {!small && (
+        <text
+          x={power.x + (isLeft ? -13 : 13)}
+          y={power.y + size * 0.9}
+          className={isLeft ? "floor-name-end" : undefined}
+        >
+          {t`power hand`}
+        </text>
+      )}
       {blow && (blow.isLiver || blow.isSpleen) && (
         <text
           x={blow.x + (blowIsLeft ? -9 : 9)}
           y={blow.y - 2}
           className={`${blowIsLeft ? "floor-name-end" : ""} ${blow.isLiver ? "floor-name-liver" : "floor-name-spleen"}`}
         >
-          {blow.isLiver ? t`liver` : t`no liver here`}
+          {blow.isLiver ? t`liver` : t`no liver`}
         </text>
       )}
       {moment.side && (
+        // On the other side of the line from the athlete.
         <text
-          x={them.x + (moment.side === "left" ? -1 : 1) * size * 0.5}
-          y={them.y + Math.min(46, moment.distanceCm * 0.62) + size}
-          className="floor-name-angle"
+          x={them.x + (moment.side === "left" ? 4 : -4)}
+          y={them.y + Math.min(46, moment.distanceCm * 0.62) + size * 0.4}
+          className={moment.side === "left" ? "floor-name-angle" : "floor-name-angle floor-name-end"}
         >
           {moment.angle}°
         </text>

@@ -9,6 +9,8 @@ import { momentAt, momentOf } from "./momentAt";
 interface Props {
   drawing: FromAbove;
   view: ViewFromAbove;
+  /** The items in words. */
+  names: readonly string[];
   /** The selected item of the line. */
   selected: number | null;
   /** Returns the moment of the chain in ms, or null while it does not play. */
@@ -17,7 +19,7 @@ interface Props {
 }
 
 /** The chain from above, beside its line: at the item that plays or is selected, or where its own keys went. */
-export function FromAboveFigure({ drawing, view, selected, at, plays }: Props) {
+export function FromAboveFigure({ drawing, view, names, selected, at, plays }: Props) {
   const played = usePlayed(view, at, plays);
   const [stepped, setStepped] = useState<number | null>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another selection, or playing, takes the picture with it
@@ -42,6 +44,8 @@ export function FromAboveFigure({ drawing, view, selected, at, plays }: Props) {
             ‹
           </Button>
           <span className="from-above-where">
+            <b>{moment.at === null ? <Trans>Start</Trans> : names[moment.at]}</b>
+            <br />
             <Where moment={moment} isOpen={view.isOpen} />
           </span>
           <Button
