@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Card;
 
 use Periplus\Core\Drawing\LineDrawing;
+use Periplus\Core\FromAbove\FromAbove;
 
 /** A combination of a card, in the athlete's stance. */
 final readonly class CardChain
@@ -12,6 +13,7 @@ final readonly class CardChain
     /**
      * @param string $numbers in the numbering of the card
      * @param list<string> $words by side
+     * @param FromAbove $fromAbove against both opponents
      * @param list<CardItem> $items
      * @param list<string> $reminders
      */
@@ -21,6 +23,7 @@ final readonly class CardChain
         public string $numbers,
         public array $words,
         public LineDrawing $line,
+        public FromAbove $fromAbove,
         public int $lengthMs,
         public array $items,
         public array $reminders,

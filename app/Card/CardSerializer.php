@@ -13,6 +13,7 @@ use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Timing\Moment;
+use Periplus\Core\FromAbove\ViewDrawer;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;
@@ -45,16 +46,16 @@ final readonly class CardSerializer
                 continue;
             }
             $inStance = new ChainInStance($chain, $content->stance);
-            $result = $this->check->run(
-                $inStance,
-                new CheckOptions($this->rules->named($row->rules), group: $content->group),
-            );
+            $options = new CheckOptions($this->rules->named($row->rules), group: $content->group);
+            $result = $this->check->run($inStance, $options);
             $combinations[] = new CardChain(
                 id: $row->id,
                 name: $row->name,
                 numbers: $writer->write($inStance),
                 words: Words::bySide()->items($inStance),
                 line: (new LineDrawer($writer))->draw($inStance, $result->timing, $result->sway, LineSize::Card),
+                fromAbove: ViewDrawer::draw($inStance, $result->timing, $result->sway, $options->athlete)
+                    ->inStance($content->stance),
                 lengthMs: (int) ceil($result->timing->length()),
                 items: array_map(
                     static fn (Item $item, Moment $moment): CardItem => new CardItem($item, $moment),

@@ -13,11 +13,14 @@ use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Flow\Serializer\FromAboveSerializer;
+use Periplus\Core\Flow\Serializer\ItemDocument;
 use Periplus\Core\Flow\Serializer\MirrorChangeDocument;
 use Periplus\Core\Flow\Serializer\StanceDocument;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Seam;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\FromAbove\FromAbove;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -43,16 +46,20 @@ final readonly class Paper
     private const RULED_LINE_DISTANCE = 9.0;
     /** Space from the legend to the end of the page, in mm. */
     private const FOOT_HEIGHT = 30.0;
+    /** How many moments are shown from above in each stance, and their maximum height in mm. */
+    private const FROM_ABOVE = 3;
+    private const MAX_HEIGHT_FROM_ABOVE = 40.0;
     private const LEGEND = 'Time runs to the right, height is the target. Light with a point: lead; solid: rear; '
         .'hollow: a feint; heavy: hard; touching: together. A coloured gap with its ms is a wait, until weight, '
         .'hips, limb or distance are there. The ribbon is the weight, front foot above; the dashed line the hips. '
-        .'Feet from above, dashed where they were.';
+        .'Feet from above, dashed where they were. Red: their power hand and what it reaches.';
 
     public function __construct(
         private CheckSerializer $serializer,
         private LineRenderer $lines,
         private Reader $reader,
         private GymHouseRules $rules,
+        private FromAboveSerializer $fromAbove,
     ) {
     }
 
@@ -84,10 +91,9 @@ final readonly class Paper
     {
         $content = $row->content;
         $drawn = $this->lines->render($content, $numbering, LineSize::Full);
-        $document = $this->serializer->serialize(
-            $this->reader->readText(new ChainText($content->notation, $content->stance)),
-            new CheckOptions($this->rules->named($content->rules)),
-        );
+        $chain = $this->reader->readText(new ChainText($content->notation, $content->stance));
+        $options = new CheckOptions($this->rules->named($content->rules));
+        $document = $this->serializer->serialize($chain, $options);
         $stances = $document->stances ?? [];
 
         $this->write($pdf, Sheet::NUMBERS, 30, $content->name, 190);
@@ -138,6 +144,10 @@ final readonly class Paper
             $this->write($pdf, Sheet::WORDS, 14, implode(',  ', $words), 255);
             $this->write($pdf, Sheet::WORDS, 9.5, $inStance->guard->message, 90);
             $pdf->Ln(2.5);
+        }
+        $fromAbove = $this->fromAbove->serialize($chain, $options);
+        if (null !== $fromAbove) {
+            $this->fromAbove($pdf, $fromAbove->against($options->opponent), $content->stance, $document->items);
         }
         // The guard is described above already.
         $guards = array_map(static fn (StanceDocument $stance): string => $stance->guard->message, $stances);
@@ -268,6 +278,48 @@ final readonly class Paper
         $pdf->useFont($font, $points, $text);
         $tone < 255 ? $pdf->setTextColor(86, 91, 102) : $pdf->setTextColor(28, 36, 49);
         $pdf->MultiCell($width, 0, $text, 0, 'L', false, 1);
+    }
+
+    /**
+     * Draws what tells most from above: a few moments in both stances, the same ones side by side.
+     *
+     * @param list<ItemDocument> $items
+     */
+    private function fromAbove(Sheet $pdf, FromAbove $drawing, Stance $stance, array $items): void
+    {
+        $own = $drawing->inStance($stance)->views[0];
+        $shown = $own->telling(self::FROM_ABOVE);
+        $width = (210 - 2 * self::MARGIN) / (2 * self::FROM_ABOVE);
+        $height = min(self::MAX_HEIGHT_FROM_ABOVE, $width * $drawing->height / $drawing->width);
+        if ($pdf->GetY() + $height + self::FOOT_HEIGHT + 12 > 297) {
+            $pdf->AddPage();
+        }
+        $y = $pdf->GetY();
+        $svg = new FromAboveSvg($drawing, Sheet::NUMBERS);
+        foreach ([$stance, $stance->other()] as $row => $one) {
+            $view = $drawing->inStance($one)->views[0];
+            foreach ($shown as $column => $place) {
+                $at = $view->moments[$place]->at;
+                $x = self::MARGIN + ($row * self::FROM_ABOVE + $column) * $width;
+                $pdf->setXY($x, $y);
+                $this->write(
+                    $pdf,
+                    Sheet::WORDS,
+                    8.5,
+                    $one->value.', '.(null === $at ? t('start') : $items[$at]->text),
+                    90,
+                    $width,
+                );
+                $pdf->ImageSVG(
+                    '@'.$svg->write($view, $place),
+                    $x,
+                    $y + 4.5,
+                    $height * $drawing->width / $drawing->height,
+                    $height,
+                );
+            }
+        }
+        $pdf->setY($y + 4.5 + $height + 2);
     }
 
     /**

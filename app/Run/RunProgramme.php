@@ -113,7 +113,7 @@ class RunProgramme
             ...$document,
             'needs' => $document['needs'] ?? [],
             'chains' => array_map(
-                static fn (array $chain): array => $chain + ['holder' => null],
+                static fn (array $chain): array => $chain + ['holder' => null, 'fromAbove' => null],
                 $document['chains'],
             ),
             'opening' => $document['opening'] ?? [],

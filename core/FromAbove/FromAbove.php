@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\FromAbove;
 
+use Periplus\Core\Technique\Stance;
+
 /**
  * A chain seen from above, in both stances and against both opponents, at one scale. Lengths in cm. It serialises as
  * docs/formats/from-above.md describes it.
@@ -29,5 +31,32 @@ final readonly class FromAbove
         public float $height,
         public array $views,
     ) {
+    }
+
+    /** Returns the views against that opponent alone. */
+    public function against(Stance $opponent): self
+    {
+        return $this->only(static fn (ViewFromAbove $view): bool => $view->opponent === $opponent);
+    }
+
+    /** Returns the views in that stance alone. */
+    public function inStance(Stance $stance): self
+    {
+        return $this->only(static fn (ViewFromAbove $view): bool => $view->stance === $stance);
+    }
+
+    /** @param \Closure(ViewFromAbove): bool $keep */
+    private function only(\Closure $keep): self
+    {
+        return new self(
+            sole: $this->sole,
+            soleScale: $this->soleScale,
+            shoulders: $this->shoulders,
+            hips: $this->hips,
+            head: $this->head,
+            width: $this->width,
+            height: $this->height,
+            views: array_values(array_filter($this->views, $keep)),
+        );
     }
 }

@@ -66,4 +66,29 @@ final readonly class ViewFromAbove
             moments: $this->moments,
         );
     }
+
+    /**
+     * Returns the places of the moments that tell most, in their order: first those in which the side decides what is
+     * reached, then those in which the feet move, then the start and the other strikes.
+     *
+     * @return list<int>
+     */
+    public function telling(int $most): array
+    {
+        $ranks = array_map(
+            static fn (DrawnMoment $moment): int => match (true) {
+                null !== $moment->blow?->where => 0,
+                null !== $moment->way && null === $moment->blow => 1,
+                null === $moment->at => 2,
+                null !== $moment->blow => 3,
+                default => 4,
+            },
+            $this->moments,
+        );
+        asort($ranks);
+        $places = \array_slice(array_keys($ranks), 0, $most);
+        sort($places);
+
+        return $places;
+    }
 }

@@ -206,6 +206,7 @@ final class DependencyTest
             'Core\Combination',
             'Core\Notation',
             'Core\Drawing',
+            'Core\FromAbove',
             'Core\Flow\Options',
             'Core\Flow\Check',
             'Core\Session\Drill',

@@ -22,7 +22,7 @@ const MAY_USE: Record<string, string[]> = {
   generate: ["bench", "combination-line"],
   guide: [],
   gym: ["exchange", "numbering"],
-  cards: ["combination-line", "play"],
+  cards: ["combination-line", "from-above", "play"],
   "house-rules": ["check", "combination-line"],
   library: ["cards", "combination-line", "compare", "library-search", "run", "sessions"],
   "library-search": [],
@@ -36,7 +36,7 @@ const MAY_USE: Record<string, string[]> = {
   run: ["library-search", "wall"],
   sessions: ["check", "combination-line", "library-search", "run"],
   "sign-in": [],
-  wall: ["combination-line"],
+  wall: ["combination-line", "from-above"],
   "verdict-changes": [],
   words: [],
 };

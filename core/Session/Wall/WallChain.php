@@ -6,6 +6,7 @@ namespace Periplus\Core\Session\Wall;
 
 use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\FromAbove\FromAbove;
 
 /** A chain that a programme shows. */
 final readonly class WallChain
@@ -16,6 +17,7 @@ final readonly class WallChain
      * @param array<string, list<string>>|null $holder what the pad holder does, by the athlete's stance; null where
      *                                                 nobody holds
      * @param int $learningMs how long it takes at learning tempo
+     * @param FromAbove|null $fromAbove against an orthodox opponent, where it is demonstrated
      */
     public function __construct(
         public array $numbers,
@@ -24,6 +26,7 @@ final readonly class WallChain
         public LineDrawing $line,
         public int $learningMs,
         public ?array $holder,
+        public ?FromAbove $fromAbove,
     ) {
     }
 }

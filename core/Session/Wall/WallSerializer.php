@@ -10,10 +10,12 @@ use Periplus\Core\Drawing\LineDrawer;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\FromAbove\ViewDrawer;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Session\Drill\Beside;
+use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Drill\SessionValues;
 use Periplus\Core\Session\Holder\PadHolder;
@@ -34,6 +36,8 @@ final class WallSerializer
     private array $places = [];
     /** @var list<WallChain> */
     private array $chains = [];
+    /** @var array<string, true> keys of chains that are demonstrated, which are shown from above, too */
+    private array $demonstrated = [];
     /** @var \WeakMap<Chain, array<string, int>> places by tempo and medium */
     private \WeakMap $known;
 
@@ -69,6 +73,12 @@ final class WallSerializer
 
     private function document(): WallDocument
     {
+        foreach ($this->programme->cues as $cue) {
+            if (CueKind::Demonstration === $cue->kind && null !== $cue->chain) {
+                $this->demonstrated[$this->key($cue->chain, $this->options($cue->options))] = true;
+            }
+        }
+
         return new WallDocument(
             name: $this->programme->plan->name,
             lengthMs: $this->programme->lengthMs,
@@ -141,18 +151,35 @@ final class WallSerializer
     /** @return int its place in the list of chains */
     private function chain(Chain $chain, ?CheckOptions $options): int
     {
-        $options ??= $this->programme->plan->options();
-        $how = $options->tempo.' '.$options->medium->value;
+        $options = $this->options($options);
+        $how = self::how($options);
         $known = $this->known[$chain] ?? [];
-        $known[$how] ??= $this->add($chain, $options, $how);
+        $known[$how] ??= $this->add($chain, $options);
         $this->known[$chain] = $known;
 
         return $known[$how];
     }
 
-    private function add(Chain $chain, CheckOptions $options, string $how): int
+    private function options(?CheckOptions $options): CheckOptions
     {
-        $told = $how.' '.(new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, Stance::Orthodox));
+        return $options ?? $this->programme->plan->options();
+    }
+
+    private static function how(CheckOptions $options): string
+    {
+        return $options->tempo.' '.$options->medium->value;
+    }
+
+    private function key(Chain $chain, CheckOptions $options): string
+    {
+        return self::how($options)
+            .' '
+            .(new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, Stance::Orthodox));
+    }
+
+    private function add(Chain $chain, CheckOptions $options): int
+    {
+        $told = $this->key($chain, $options);
         if (!isset($this->places[$told])) {
             $inStances = $numbers = $words = [];
             foreach (Stance::cases() as $stance) {
@@ -178,6 +205,10 @@ final class WallSerializer
                 ),
                 (int) ceil($slow->timing->length()),
                 $options->medium->properties()->held ? array_map(PadHolder::builtIn()->does(...), $inStances) : null,
+                isset($this->demonstrated[$told])
+                    ? ViewDrawer::draw($result->inStance, $result->timing, $result->sway, $options->athlete)
+                        ->against(Stance::Orthodox)
+                    : null,
             );
         }
 

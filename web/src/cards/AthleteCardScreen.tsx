@@ -6,6 +6,7 @@ import { useParams } from "react-router";
 import type { AthleteCard } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { MovingMark } from "../combination-line/MovingMark";
+import { BothOpponents } from "../from-above/BothOpponents";
 import { PlayBar } from "../play/PlayBar";
 import { usePlay } from "../play/usePlay";
 import { NoPage } from "../ui/Failure";
@@ -49,6 +50,7 @@ export default function AthleteCardScreen() {
 function One({ one, card }: { one: AthleteCard["combinations"][number]; card: AthleteCard }) {
   const play = usePlay(one);
   const [isOpen, setOpen] = useState(false);
+  const [isAbove, setAbove] = useState(false);
   return (
     <Flex component="section" vertical gap="small" className="panel athlete-one" aria-label={one.name}>
       <h2>{one.name}</h2>
@@ -60,6 +62,12 @@ function One({ one, card }: { one: AthleteCard["combinations"][number]; card: At
         overlay={play.plays ? (line) => <MovingMark line={line} stance={card.stance} at={play.at} /> : undefined}
       />
       <PlayBar play={play} />
+      <button type="button" className="link-button" aria-expanded={isAbove} onClick={() => setAbove(!isAbove)}>
+        {isAbove ? <Trans>Hide the view from above</Trans> : <Trans>From above</Trans>}
+      </button>
+      {isAbove && (
+        <BothOpponents drawing={one.fromAbove} stance={card.stance} names={one.words} at={play.at} plays={play.plays} />
+      )}
       <p className="athlete-words">{one.words.join(", ")}</p>
       {one.reminders.length > 0 && (
         <p>

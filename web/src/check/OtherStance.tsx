@@ -5,6 +5,7 @@ import { memo } from "react";
 import { Link } from "react-router";
 import type { Check, FromAbove, Stance } from "../api/client";
 import { Mirrored } from "../from-above/Mirrored";
+import { momentOf } from "../from-above/momentAt";
 import "./check.css";
 
 interface Props {
@@ -66,7 +67,10 @@ export const OtherStance = memo(function OtherStance({
           drawing={fromAbove}
           stance={mirror.stance === "southpaw" ? "orthodox" : "southpaw"}
           opponent={opponent}
-          at={selected ?? mirror.changes.find((change) => change.at !== null)?.at ?? null}
+          shown={momentOf(
+            fromAbove.views[0]?.moments ?? [],
+            selected ?? mirror.changes.find((change) => change.at !== null)?.at ?? null,
+          )}
         />
       )}
       {differs && (

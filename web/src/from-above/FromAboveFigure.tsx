@@ -4,7 +4,8 @@ import { Button, Flex } from "antd";
 import { useEffect, useState } from "react";
 import type { FromAbove, ViewFromAbove } from "../api/client";
 import { Floor } from "./Floor";
-import { momentAt, momentOf } from "./momentAt";
+import { momentOf } from "./momentAt";
+import { usePlayed } from "./usePlayed";
 
 interface Props {
   drawing: FromAbove;
@@ -20,11 +21,11 @@ interface Props {
 
 /** The chain from above, beside its line: at the item that plays or is selected, or where its own keys went. */
 export function FromAboveFigure({ drawing, view, names, selected, at, plays }: Props) {
-  const played = usePlayed(view, at, plays);
+  const { moments } = view;
+  const played = usePlayed(moments, at, plays);
   const [stepped, setStepped] = useState<number | null>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another selection, or playing, takes the picture with it
   useEffect(() => setStepped(null), [selected, plays]);
-  const { moments } = view;
   const shown = Math.min(played ?? stepped ?? momentOf(moments, selected), moments.length - 1);
   const moment = moments[shown];
   if (!moment) {
@@ -72,24 +73,4 @@ function Where({ moment, isOpen }: { moment: ViewFromAbove["moments"][number]; i
       {moment.isReached ? <Trans>in reach of their power hand</Trans> : <Trans>out of its reach</Trans>}
     </>
   );
-}
-
-/** Returns the place of the moment that plays; null while nothing does. */
-function usePlayed(view: ViewFromAbove, at: () => number | null, plays: boolean): number | null {
-  const [played, setPlayed] = useState<number | null>(null);
-  useEffect(() => {
-    if (!plays) {
-      setPlayed(null);
-      return;
-    }
-    let frame = 0;
-    const look = () => {
-      const ms = at();
-      setPlayed(ms === null ? null : momentAt(view.moments, ms));
-      frame = requestAnimationFrame(look);
-    };
-    look();
-    return () => cancelAnimationFrame(frame);
-  }, [view, at, plays]);
-  return played;
 }

@@ -1,7 +1,9 @@
 import { useCallback } from "react";
-import type { ProgrammeChain } from "../api/client";
+import type { FromAbove, ProgrammeChain } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { MovingMark } from "../combination-line/MovingMark";
+import { Mirrored } from "../from-above/Mirrored";
+import { usePlayed } from "../from-above/usePlayed";
 
 /** Pause in ms before it starts again. */
 const PAUSE_MS = 1400;
@@ -23,6 +25,7 @@ export function MovingLine({
   chain,
   slowly,
   again,
+  fromAbove = false,
   since,
 }: {
   chain: ProgrammeChain;
@@ -30,19 +33,35 @@ export function MovingLine({
   slowly: boolean;
   /** Whether it is repeated. */
   again: boolean;
+  /** Whether it is shown from above, too, where that is known. */
+  fromAbove?: boolean;
   /** Returns the ms of the programme since its first repetition; called for every frame. */
   since: () => number;
 }) {
   const slower = slowly ? chain.learningMs / Math.max(1, chain.line.lengthMs) : 1;
   const at = useCallback(() => playedAt(since(), chain.line.lengthMs, slower, again), [since, chain, slower, again]);
-  return (
+  const line = (
     <div className="wall-line">
       <CombinationLine
         drawing={chain.line}
         width={MIN_WIDTH}
         name={chain.line.words}
-        overlay={(line) => <MovingMark line={line} at={at} />}
+        overlay={(placed) => <MovingMark line={placed} at={at} />}
       />
     </div>
   );
+  return chain.fromAbove && fromAbove ? (
+    <div className="wall-line-and-floor">
+      {line}
+      <MovingFloors drawing={chain.fromAbove} at={at} />
+    </div>
+  ) : (
+    line
+  );
+}
+
+/** Both stances from above, moving with the line. */
+function MovingFloors({ drawing, at }: { drawing: FromAbove; at: () => number | null }) {
+  const shown = usePlayed(drawing.views[0]?.moments ?? [], at) ?? 0;
+  return <Mirrored {...{ drawing, shown }} stance="orthodox" opponent="orthodox" />;
 }

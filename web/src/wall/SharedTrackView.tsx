@@ -82,7 +82,14 @@ export function SharedTrackView({
       <section className="wall-picture">
         {!comes && <Picture moment={moment} programme={programme} />}
         {isMenu && <Choices cue={cue} programme={programme} />}
-        {chain && !isMenu && <MovingLine chain={chain} slowly={slowly} again={!called} since={since(start)} />}
+        {chain && !isMenu && (
+          <MovingLine
+            {...{ chain, slowly }}
+            again={!called}
+            fromAbove={cue?.kind === "demonstration"}
+            since={since(start)}
+          />
+        )}
       </section>
       <Foot moment={moment} run={run} resting={resting} start={start} needs={programme.needs} />
       <progress className="wall-bar" max={1} value={moment.part} aria-label={t`Elapsed`} />
