@@ -7,6 +7,7 @@ namespace Periplus\App\Print;
 use Periplus\Core\Drawing\Palette;
 use Periplus\Core\FromAbove\DrawnBlow;
 use Periplus\Core\FromAbove\DrawnPart;
+use Periplus\Core\FromAbove\Edges;
 use Periplus\Core\FromAbove\FromAbove;
 use Periplus\Core\FromAbove\ViewFromAbove;
 use Periplus\Core\Technique\Role;
@@ -22,8 +23,11 @@ final class FromAboveSvg
     {
     }
 
-    /** @param int $shown place of the moment in the view */
-    public function write(ViewFromAbove $view, int $shown): string
+    /**
+     * @param int $shown place of the moment in the view
+     * @param Edges $edges the floor that is shown
+     */
+    public function write(ViewFromAbove $view, int $shown, Edges $edges): string
     {
         $moment = $view->moments[$shown];
         $them = $view->opponents[$moment->them];
@@ -50,10 +54,10 @@ final class FromAboveSvg
         return \sprintf(
             '<svg xmlns="http://www.w3.org/2000/svg" width="%1$s" height="%2$s" viewBox="%3$s %4$s %1$s %2$s">'
                 .'<title>%5$s</title>%6$s</svg>',
-            $this->drawing->width,
-            $this->drawing->height,
-            $view->left,
-            $view->top,
+            $edges->width(),
+            $edges->height(),
+            $edges->left,
+            $edges->top,
             htmlspecialchars($moment->sentence, \ENT_QUOTES | \ENT_XML1),
             $this->svg,
         );

@@ -37,7 +37,7 @@ final readonly class Paper
     public const MAX_COMBINATIONS = 60;
     private const MARGIN = 14.0;
     /** Maximum height of the line on a card and on a wall sheet, in mm. */
-    private const MAX_LINE_HEIGHT_ON_CARD = 96.0;
+    private const MAX_LINE_HEIGHT_ON_CARD = 74.0;
     private const MAX_LINE_HEIGHT_ON_SHEET = 26.0;
     /** Height of a block on a wall sheet with a chain of one line, and of each further line, in mm. */
     private const BLOCK_HEIGHT = 42.0;
@@ -48,7 +48,7 @@ final readonly class Paper
     private const FOOT_HEIGHT = 30.0;
     /** How many moments are shown from above in each stance, and their maximum height in mm. */
     private const FROM_ABOVE = 3;
-    private const MAX_HEIGHT_FROM_ABOVE = 40.0;
+    private const MAX_HEIGHT_FROM_ABOVE = 36.0;
     private const LEGEND = 'Time runs to the right, height is the target. Light with a point: lead; solid: rear; '
         .'hollow: a feint; heavy: hard; touching: together. A coloured gap with its ms is a wait, until weight, '
         .'hips, limb or distance are there. The ribbon is the weight, front foot above; the dashed line the hips. '
@@ -90,6 +90,8 @@ final readonly class Paper
     private function onePage(Sheet $pdf, CombinationSummary $row, Numbering $numbering): void
     {
         $content = $row->content;
+        // What does not fit goes on to another page, and never over the legend.
+        $pdf->setAutoPageBreak(true, self::FOOT_HEIGHT);
         $drawn = $this->lines->render($content, $numbering, LineSize::Full);
         $chain = $this->reader->readText(new ChainText($content->notation, $content->stance));
         $options = new CheckOptions($this->rules->named($content->rules));
@@ -141,7 +143,7 @@ final readonly class Paper
                 $inStance->words,
                 $inStance->contacts,
             );
-            $this->write($pdf, Sheet::WORDS, 14, implode(',  ', $words), 255);
+            $this->write($pdf, Sheet::WORDS, 12.5, implode(',  ', $words), 255);
             $this->write($pdf, Sheet::WORDS, 9.5, $inStance->guard->message, 90);
             $pdf->Ln(2.5);
         }
@@ -287,17 +289,17 @@ final readonly class Paper
      */
     private function fromAbove(Sheet $pdf, FromAbove $drawing, Stance $stance, array $items): void
     {
-        $own = $drawing->inStance($stance)->views[0];
+        [$own, $other] = [$drawing->inStance($stance)->views[0], $drawing->inStance($stance->other())->views[0]];
         $shown = $own->telling(self::FROM_ABOVE);
+        $edges = $own->edges($shown)->with($other->edges($shown));
         $width = (210 - 2 * self::MARGIN) / (2 * self::FROM_ABOVE);
-        $height = min(self::MAX_HEIGHT_FROM_ABOVE, $width * $drawing->height / $drawing->width);
-        if ($pdf->GetY() + $height + self::FOOT_HEIGHT + 12 > 297) {
+        $height = min(self::MAX_HEIGHT_FROM_ABOVE, $width * $edges->height() / $edges->width());
+        if ($pdf->GetY() + $height + self::FOOT_HEIGHT > 297 - 6) {
             $pdf->AddPage();
         }
         $y = $pdf->GetY();
         $svg = new FromAboveSvg($drawing, Sheet::NUMBERS);
-        foreach ([$stance, $stance->other()] as $row => $one) {
-            $view = $drawing->inStance($one)->views[0];
+        foreach ([$own, $other] as $row => $view) {
             foreach ($shown as $column => $place) {
                 $at = $view->moments[$place]->at;
                 $x = self::MARGIN + ($row * self::FROM_ABOVE + $column) * $width;
@@ -306,15 +308,15 @@ final readonly class Paper
                     $pdf,
                     Sheet::WORDS,
                     8.5,
-                    $one->value.', '.(null === $at ? t('start') : $items[$at]->text),
+                    $view->stance->value.', '.(null === $at ? t('start') : $items[$at]->text),
                     90,
                     $width,
                 );
                 $pdf->ImageSVG(
-                    '@'.$svg->write($view, $place),
+                    '@'.$svg->write($view, $place, $edges),
                     $x,
                     $y + 4.5,
-                    $height * $drawing->width / $drawing->height,
+                    $height * $edges->width() / $edges->height(),
                     $height,
                 );
             }

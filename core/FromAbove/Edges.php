@@ -20,4 +20,15 @@ final readonly class Edges
     {
         return $this->bottom - $this->top;
     }
+
+    /** Returns the edges of both. */
+    public function with(self $other): self
+    {
+        return new self(
+            min($this->left, $other->left),
+            min($this->top, $other->top),
+            max($this->right, $other->right),
+            max($this->bottom, $other->bottom),
+        );
+    }
 }

@@ -30,11 +30,16 @@ final readonly class ViewFromAbove
     ) {
     }
 
-    /** Returns the edges of all that stands on the floor at any moment, with room around it. */
-    public function edges(): Edges
+    /**
+     * Returns the edges of all that stands on the floor, with room around it.
+     *
+     * @param list<int>|null $places those moments alone; any when null
+     */
+    public function edges(?array $places = null): Edges
     {
         $parts = [];
-        foreach ([...$this->opponents, ...$this->moments] as $one) {
+        $moments = null === $places ? $this->moments : array_map(fn (int $at): DrawnMoment => $this->moments[$at], $places);
+        foreach ([...$this->opponents, ...$moments] as $one) {
             array_push($parts, ...($one instanceof DrawnOpponent ? $one->parts : $one->us));
         }
         $x = array_map(static fn (DrawnPart $part): float => $part->x, $parts);
