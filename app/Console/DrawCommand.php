@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Console;
 
+use Periplus\App\Print\FromAboveSvg;
 use Periplus\App\Print\LineSvg;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Drawing\LineDrawer;
@@ -11,6 +12,8 @@ use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
+use Periplus\Core\FromAbove\FromAbove;
+use Periplus\Core\FromAbove\ViewDrawer;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
@@ -33,6 +36,9 @@ final class DrawCommand extends Command
             ->addOption('size', null, InputOption::VALUE_REQUIRED, 'row, card, full or sheet', 'full')
             ->addOption('width', null, InputOption::VALUE_REQUIRED, 'Drawing units that it should fit', '760')
             ->addOption('stance', null, InputOption::VALUE_REQUIRED, 'orthodox or southpaw', 'orthodox')
+            ->addOption('from-above', null, InputOption::VALUE_REQUIRED, 'A moment from above: 0 is the start')
+            ->addOption('opponent', null, InputOption::VALUE_REQUIRED, 'orthodox or southpaw', 'orthodox')
+            ->addOption('json', null, InputOption::VALUE_NONE, 'From above as data, in both stances and against both')
             ->addOption('rules', null, InputOption::VALUE_REQUIRED, 'boxing, kickboxing or all-limbs', 'all-limbs');
     }
 
@@ -40,11 +46,22 @@ final class DrawCommand extends Command
     {
         /** @var list<string> $words */
         $words = $input->getArgument('chain');
-        /** @var array{size: string, width: string, stance: string, rules: string} $given */
+        /**
+         * @var array{
+         *     size: string,
+         *     width: string,
+         *     stance: string,
+         *     rules: string,
+         *     opponent: string,
+         *     from-above: string|null,
+         *     json: bool,
+         * } $given
+         */
         $given = $input->getOptions();
         $size = LineSize::tryFrom($given['size']);
         $stance = Stance::tryFrom($given['stance']);
-        if (null === $size || null === $stance || !\in_array($given['rules'], BuiltInHouseRules::ids(), true)) {
+        $opponent = Stance::tryFrom($given['opponent']);
+        if (null === $size || null === $stance || null === $opponent || !\in_array($given['rules'], BuiltInHouseRules::ids(), true)) {
             $output->writeln(
                 'A size is row, card, full or sheet; a stance is orthodox or southpaw; rules are '
                     .implode(', ', BuiltInHouseRules::ids())
@@ -60,10 +77,19 @@ final class DrawCommand extends Command
 
             return Command::INVALID;
         }
-        $result = Check::builtIn()->run(
-            new ChainInStance($reading->chain, $stance),
-            new CheckOptions(BuiltInHouseRules::named($given['rules'])),
-        );
+        $options = new CheckOptions(BuiltInHouseRules::named($given['rules']));
+        $result = Check::builtIn()->run(new ChainInStance($reading->chain, $stance), $options);
+        if ($given['json'] || null !== $given['from-above']) {
+            $drawn = ViewDrawer::draw($result->inStance, $result->timing, $result->sway, $options->athlete);
+            $output->writeln(
+                $given['json']
+                    ? json_encode($drawn, \JSON_THROW_ON_ERROR)
+                    : self::moment($drawn->inStance($stance)->against($opponent), (int) $given['from-above']),
+                OutputInterface::OUTPUT_RAW,
+            );
+
+            return Command::SUCCESS;
+        }
         $drawing = (new LineDrawer(new Writer($numbering)))->draw(
             $result->inStance,
             $result->timing,
@@ -76,5 +102,14 @@ final class DrawCommand extends Command
         );
 
         return Command::SUCCESS;
+    }
+
+    /** Returns a moment of the only view as SVG; the last one where there are fewer. */
+    private static function moment(FromAbove $drawn, int $moment): string
+    {
+        $view = $drawn->views[0];
+        $at = max(0, min($moment, \count($view->moments) - 1));
+
+        return (new FromAboveSvg($drawn))->write($view, $at, $view->edges());
     }
 }

@@ -7,6 +7,7 @@ namespace Periplus\Core\FromAbove;
 use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Contact;
+use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
@@ -65,13 +66,19 @@ final readonly class MomentDrawer
         // After a landing that changed the stance the hips are read from the other side.
         $turn = $place->landed && true === $item?->changesStance() ? -$turn : $turn;
         $strike = $item instanceof StrikeItem && !$place->landed ? $item : null;
-        $hips = $place->us->middle->moved($place->us->heading, $this->hipsAt($place->ms / 1000));
-        $head = $item instanceof MoveItem ? $this->head($item, $place->us, $hips) : $hips;
+        // Past the feet the model knows no place to stand.
+        $hipsAhead = max(
+            -$this->build->halfStance,
+            min($this->build->halfStance, $this->hipsAt($place->ms / 1000)),
+        );
+        $hips = $place->us->middle->moved($place->us->heading, $hipsAhead);
+        $head = $this->head($item, $place->us, $hips);
         $power = new PowerHand($place->them, $this->build);
         $angle = $this->angle($place);
         $distance = (int) round(100 * $place->us->middle->distanceTo($place->them->middle));
         $side = abs($angle) < self::ON_LINE ? null : ($angle > 0.0 ? 'left' : 'right');
-        $isReached = $power->reaches($head);
+        // From where the athlete stands, not from where they lean for a moment.
+        $isReached = $power->reaches($this->head($item, $place->us, $place->us->middle));
 
         return new DrawnMoment(
             at: $place->at,
@@ -120,11 +127,10 @@ final readonly class MomentDrawer
         return $before->hips ?? 0.0;
     }
 
-    /** Returns where a defence takes the head. */
-    private function head(MoveItem $item, Standing $us, Point $hips): Point
+    /** Returns where the head is: above the hips, or where a defence takes it. */
+    private function head(?Item $item, Standing $us, Point $hips): Point
     {
-        $move = $item->move;
-        $to = $move->headTo();
+        $to = $item instanceof MoveItem ? $item->move->headTo() : null;
 
         return match (true) {
             Head::Back === $to => $hips->moved($us->heading, -$this->data->value('headBack')),

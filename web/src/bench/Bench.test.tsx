@@ -109,7 +109,11 @@ test("a keystroke is one request, and all that it brings is shown as it comes", 
   check("1 2")?.line({ mends: MENDS });
   check("1 2")?.end();
   expect(asked.map(({ method, path }) => [method, path])).toEqual([["POST", "/api/check"]]);
-  expect(check("1 2")?.body).toMatchObject({ with: ["next", "similar", "mends"], caret: 3, numbering: "parity" });
+  expect(check("1 2")?.body).toMatchObject({
+    with: ["fromAbove", "next", "similar", "mends"],
+    caret: 3,
+    numbering: "parity",
+  });
 });
 
 test("a chosen continuation is added at the end, is in the address, and is undone by Ctrl Z", async () => {

@@ -7,7 +7,7 @@ import type { Check } from "../api/client";
 import { server } from "../api/client";
 import { keys } from "../api/keys";
 import { accountOf } from "../testing/account";
-import { checked } from "../testing/core";
+import { checked, drawnFromAbove } from "../testing/core";
 import { NUMBERINGS, VOCABULARY } from "../testing/facts";
 import { serve } from "../testing/page";
 import { Around, type Asked, heldServer } from "../testing/server";
@@ -67,7 +67,13 @@ test("a key draws nothing but the line that is typed, and each part of its answe
   const mends = { mends: { verdict: "flows", lengthMs: 1, mends: [], findings: [], pairs: true, complete: true } };
   type("1");
   await waitFor(() => expect(last()?.body).toMatchObject({ text: "1" }));
-  for (const part of [one, { next: { after: 0, next: [] } }, { similar: { matches: [], total: 0 } }, mends]) {
+  for (const part of [
+    one,
+    { fromAbove: drawnFromAbove("1") },
+    { next: { after: 0, next: [] } },
+    { similar: { matches: [], total: 0 } },
+    mends,
+  ]) {
     last()?.line(part);
   }
   last()?.end();
@@ -77,6 +83,7 @@ test("a key draws nothing but the line that is typed, and each part of its answe
   expect(await during(() => type("1 2"))).toEqual({ findings: 1 });
   await waitFor(() => expect(last()?.body).toMatchObject({ text: "1 2" }));
   expect(await during(() => last()?.line(two))).toEqual({ line: 1, findings: 1, other: 1 });
+  expect(await during(() => last()?.line({ fromAbove: drawnFromAbove("1 2") }))).toEqual({ line: 1, other: 1 });
   expect(await during(() => last()?.line({ next: { after: 1, next: [] } }))).toEqual({ next: 1 });
   expect(await during(() => last()?.line({ similar: { matches: [], total: 0 } }))).toEqual({});
   expect(await during(() => last()?.line(mends))).toEqual({ findings: 1 });

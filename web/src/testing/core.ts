@@ -1,6 +1,6 @@
 import { spawnSync } from "node:child_process";
 import { readFileSync } from "node:fs";
-import type { Check } from "../api/client";
+import type { Check, FromAbove } from "../api/client";
 
 const ROOT = new URL("../../..", import.meta.url).pathname;
 
@@ -38,5 +38,17 @@ export function checkedDemo(): Check[] {
 /** Returns the SVG that the console draws for a chain. */
 export function drawn(chain: string, size: string, width: number): string {
   const call = ["draw", chain, `--size=${size}`, `--width=${width}`];
+  return spawnSync("php", [`${ROOT}app/Console/main.php`, ...call], { encoding: "utf8" }).stdout;
+}
+
+/** Returns a chain from above, in both stances and against both opponents. */
+export function drawnFromAbove(chain: string): FromAbove {
+  const call = ["draw", chain, "--json"];
+  return JSON.parse(spawnSync("php", [`${ROOT}app/Console/main.php`, ...call], { encoding: "utf8" }).stdout);
+}
+
+/** Returns the SVG that the console draws for a moment of an orthodox athlete against an orthodox opponent. */
+export function momentAsSvg(chain: string, moment: number): string {
+  const call = ["draw", chain, `--from-above=${moment}`];
   return spawnSync("php", [`${ROOT}app/Console/main.php`, ...call], { encoding: "utf8" }).stdout;
 }

@@ -63,5 +63,9 @@ export function MovingLine({
 /** Both stances from above, moving with the line. */
 function MovingFloors({ drawing, at }: { drawing: FromAbove; at: () => number | null }) {
   const shown = usePlayed(drawing.views[0]?.moments ?? [], at) ?? 0;
-  return <Mirrored {...{ drawing, shown }} stance="orthodox" opponent="orthodox" />;
+  return (
+    <div className="wall-floors">
+      <Mirrored {...{ drawing, shown }} stance="orthodox" opponent="orthodox" />
+    </div>
+  );
 }
