@@ -257,6 +257,9 @@ test("an athlete plays a card on a phone without an account, until it is revoked
   await expect(phone.getByText(/^right jab/)).toBeVisible();
   await phone.getByRole("button", { name: "Play" }).tap();
   await expect(phone.getByRole("button", { name: "Stop" })).toBeVisible();
+  await phone.getByRole("button", { name: "From above" }).tap();
+  await expect(phone.getByRole("figure", { name: "From above" })).toHaveCount(2);
+  await phone.getByRole("button", { name: "Hide the view from above" }).tap();
   expect(asked.filter((path) => path.startsWith("/api/") && !path.startsWith("/api/athlete-cards/"))).toEqual([]);
 
   await card.getByRole("button", { name: "Revoke" }).click();

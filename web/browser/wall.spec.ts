@@ -177,7 +177,16 @@ const MOMENTS: [number, string[]][] = [
   [25, ["Next", "Squats", "lap 1 of 2 · set 2 of 2"]],
   [65, ["lap 2 of 2 · set 1 of 2", "1 2"]],
   // After 2 · 2 · 20 + 3 · 10 = 110 s comes the rest, with what comes shown slowly.
-  [115, ["Rest", "1 2 3 exit", "Next: One of three: 1, then 2 3, 3b 3 or 2 3b, then exit"]],
+  [
+    115,
+    [
+      "Rest",
+      "1 2 3 exit",
+      "orthodox, closed guard",
+      "southpaw, open guard",
+      "Next: One of three: 1, then 2 3, 3b 3 or 2 3b, then exit",
+    ],
+  ],
   [141, ["One of three", "one of these, then exit", "3b 3"]],
   [185, ["they 2, you", "slip-lead 3b", "they 3", "block-rear 6 3 2"]],
   [232, ["Work", "1"]],

@@ -5,7 +5,7 @@ import type { Check, FamilyOfOne, Match, Mend, Relative } from "../api/client";
 import { Compare } from "../compare/Compare";
 import { AlreadyThere } from "../family/AlreadyThere";
 import { FamilyTree } from "../family/FamilyTree";
-import { checked, checkedDemo, DEMO } from "../testing/core";
+import { checked, checkedDemo, DEMO, drawnFromAbove } from "../testing/core";
 import { Findings } from "./Findings";
 import { MendList } from "./MendList";
 import { OtherStance } from "./OtherStance";
@@ -107,10 +107,18 @@ test("the other stance says what is lost, and carries the same limbs over in the
   const compare = vi.fn((text: string, stance: string) => `/compare?second=${text}&secondStance=${stance}`);
   render(
     <MemoryRouter>
-      <OtherStance check={check} compare={compare} onCarry={onCarry} />
+      <OtherStance
+        check={check}
+        fromAbove={drawnFromAbove("1 2 3b")}
+        opponent="orthodox"
+        selected={null}
+        compare={compare}
+        onCarry={onCarry}
+      />
     </MemoryRouter>,
   );
   expect(screen.getByText(/the liver is lost/)).toBeTruthy();
+  expect(screen.getByText("no liver"), "the hook that is lost, from above in both stances").toBeTruthy();
   fireEvent.click(screen.getByRole("button", { name: "Apply" }));
   expect(onCarry).toHaveBeenCalledExactlyOnceWith("2 1 8", "southpaw");
   expect(
