@@ -6,7 +6,7 @@ import openapiTS, { astToString } from "openapi-typescript";
 const CONTRACT = "../docs/openapi.yaml";
 const PLAN = "../docs/formats/session.schema.json";
 // Schemas besides the requests whose fields are edited in forms.
-const EDITED = ["Exercise", "Reminder", "Training", "VoiceSettings"];
+const EDITED = ["Exercise", "Fault", "Reminder", "Training", "VoiceSettings"];
 const KEYS = ["minimum", "maximum", "minLength", "maxLength", "maxItems"];
 
 /** Returns the bounds of each property, those of list items under the name of their list. */

@@ -7,6 +7,7 @@ namespace Periplus\App\Advice;
 use Periplus\App\Account\User;
 use Periplus\App\Http\IfMatch;
 use Periplus\App\Security\Permission;
+use Periplus\Core\Session\Advice\Fault;
 use Periplus\Core\Session\Advice\Reminder;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -15,7 +16,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** Reads and changes the gym's reminders and exercises. */
+/** Reads and changes the gym's reminders, exercises and faults. */
 #[Route('/api/advice')]
 final readonly class AdviceController
 {
@@ -34,6 +35,9 @@ final readonly class AdviceController
             'reminderTopics' => Reminder::TOPICS,
             'exercises' => array_values($advice->exercises),
             'exercisesVersion' => $this->advice->version('exercises'),
+            'faults' => $advice->faults,
+            'faultsVersion' => $this->advice->version('faults'),
+            'faultTopics' => Fault::TOPICS,
         ]);
     }
 
@@ -57,6 +61,18 @@ final readonly class AdviceController
         #[CurrentUser] User $user,
     ): JsonResponse {
         $this->advice->store('exercises', IfMatch::version($http), $request->rows(), $user);
+
+        return $this->list();
+    }
+
+    #[Route('/faults', methods: 'PUT')]
+    #[IsGranted(Permission::EditAdvice->value)]
+    public function faults(
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] FaultsRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
+        $this->advice->store('faults', IfMatch::version($http), $request->rows(), $user);
 
         return $this->list();
     }

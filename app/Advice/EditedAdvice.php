@@ -11,7 +11,7 @@ use Periplus\App\Store\Versioned;
 
 use function Periplus\Core\Language\t;
 
-/** The gym's own list of reminders or exercises. A migration created a row for each. */
+/** The gym's own list of reminders, exercises or faults. A migration created a row for each. */
 #[ORM\Entity(repositoryClass: GymAdvice::class)]
 #[ORM\Table(name: 'advice')]
 #[ORM\Index(name: 'by_editor', columns: ['editor_id'])]

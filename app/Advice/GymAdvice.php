@@ -16,11 +16,12 @@ use Psr\Clock\ClockInterface;
 use function Periplus\Core\Language\t;
 
 /**
- * Finds the gym's reminders and exercises: the built-in ones until the head coach edits them.
+ * Finds the gym's reminders, exercises and faults: the built-in ones until the head coach edits them.
  *
  * @extends ServiceEntityRepository<EditedAdvice>
  *
  * @phpstan-type WrittenReminder array{id: string, for: string, text: string}
+ * @phpstan-type WrittenFault array{id: string, for: string, text: string, mend: string}
  * @phpstan-type WrittenExercise array{
  *     id: string,
  *     name: string,
@@ -53,11 +54,14 @@ final class GymAdvice extends ServiceEntityRepository
             $reminders = $this->list('reminders')->content();
             /** @var list<WrittenExercise>|null $exercises */
             $exercises = $this->list('exercises')->content();
+            /** @var list<WrittenFault>|null $faults */
+            $faults = $this->list('faults')->content();
             $builtIn = Advice::builtIn();
-            $own = Advice::of($reminders ?? [], $exercises ?? []);
+            $own = Advice::of($reminders ?? [], $exercises ?? [], $faults ?? []);
             $this->read = new Advice(
                 null === $reminders ? $builtIn->reminders : $own->reminders,
                 null === $exercises ? $builtIn->exercises : $own->exercises,
+                null === $faults ? $builtIn->faults : $own->faults,
             );
         }
 
@@ -71,7 +75,7 @@ final class GymAdvice extends ServiceEntityRepository
     }
 
     /**
-     * @param string $list reminders or exercises
+     * @param string $list reminders, exercises or faults
      * @param list<array<string, mixed>>|null $rows null for those that ship
      */
     public function store(string $list, int $basedOn, ?array $rows, User $editor): void
@@ -93,6 +97,6 @@ final class GymAdvice extends ServiceEntityRepository
 
     private function list(string $list): EditedAdvice
     {
-        return $this->find($list) ?? throw new \LogicException('A migration makes the rows of both lists.');
+        return $this->find($list) ?? throw new \LogicException('A migration makes the row of each list.');
     }
 }

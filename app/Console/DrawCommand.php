@@ -61,7 +61,8 @@ final class DrawCommand extends Command
         $size = LineSize::tryFrom($given['size']);
         $stance = Stance::tryFrom($given['stance']);
         $opponent = Stance::tryFrom($given['opponent']);
-        if (null === $size || null === $stance || null === $opponent || !\in_array($given['rules'], BuiltInHouseRules::ids(), true)) {
+        $hasRules = \in_array($given['rules'], BuiltInHouseRules::ids(), true);
+        if (null === $size || null === $stance || null === $opponent || !$hasRules) {
             $output->writeln(
                 'A size is row, card, full or sheet; a stance is orthodox or southpaw; rules are '
                     .implode(', ', BuiltInHouseRules::ids())

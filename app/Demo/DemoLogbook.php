@@ -57,7 +57,7 @@ final readonly class DemoLogbook
          *     effort: int,
          *     note?: string,
          *     drilled: list<array{name: string, minutes: int, stance?: string}>,
-         *     fell?: list<array{name: string, link: int}>,
+         *     fell?: list<array{name: string, link: int, fault?: string}>,
          * } $row
          */
         foreach ($sessions as $index => $row) {
@@ -78,6 +78,7 @@ final readonly class DemoLogbook
                             'notation' => $byName[$fell['name']]->content->notation,
                             'stance' => $byName[$fell['name']]->content->stance->value,
                             'link' => $fell['link'],
+                            'fault' => $fell['fault'] ?? null,
                         ],
                         $row['fell'] ?? [],
                     ),

@@ -144,6 +144,7 @@ final readonly class EntryReader
     private function fallen(array $row): ?FallenLink
     {
         $stance = Stance::tryFrom($this->text($row['stance'] ?? null, 10));
+        $fault = $this->text($row['fault'] ?? null, FallenLink::MAX_FAULT);
 
         return null === $stance
             ? null
@@ -151,6 +152,7 @@ final readonly class EntryReader
                 $this->text($row['chain'] ?? null, 4000),
                 $stance,
                 $this->whole($row['link'] ?? null, 0, 63) ?? 0,
+                '' === $fault ? null : $fault,
             );
     }
 

@@ -15,11 +15,14 @@ final readonly class ExportedLink
     public Stance $stance;
     /** Place in the chain. */
     public int $link;
+    /** The fault that was seen. */
+    public ?string $fault;
 
     public function __construct(FallenLink $link)
     {
         $this->chain = $link->notation;
         $this->stance = $link->stance;
         $this->link = $link->link;
+        $this->fault = $link->fault;
     }
 }

@@ -90,6 +90,10 @@ final readonly class LogExport
                 $row?->repetitions,
                 $row?->strikes,
                 implode(' ', array_column($fallen, 'link')),
+                implode(LogFormat::BETWEEN_FAULTS, array_map(
+                    static fn (ExportedLink $link): string => $link->fault ?? '',
+                    $fallen,
+                )),
             ]));
         }
     }

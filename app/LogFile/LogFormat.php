@@ -36,6 +36,9 @@ final readonly class LogFormat
         'repetitions',
         'strikes',
         'fallen',
+        'faults',
     ];
+    /** What stands between the faults of two links. */
+    public const BETWEEN_FAULTS = ' | ';
     public const KEY = '/^[A-Za-z0-9-]{4,64}$/D';
 }

@@ -90,11 +90,13 @@ final readonly class LogParser
                     'strikes' => $number($row['strikes']),
                 ];
             }
-            foreach ('' === $row['fallen'] ? [] : explode(' ', $row['fallen']) as $link) {
+            $faults = explode(LogFormat::BETWEEN_FAULTS, $row['faults']);
+            foreach ('' === $row['fallen'] ? [] : explode(' ', $row['fallen']) as $place => $link) {
                 $entries[$row['key']]['fallen'][] = [
                     'chain' => $row['chain'],
                     'stance' => $row['stance'],
                     'link' => (int) $link,
+                    'fault' => $faults[$place] ?? '',
                 ];
             }
         }
@@ -111,24 +113,26 @@ final readonly class LogParser
         }
         fwrite($stream, ltrim($text, self::BYTE_ORDER_MARK));
         rewind($stream);
-        if (LogFormat::COLUMNS !== fgetcsv($stream, null, ',', '"', '')) {
+        $columns = fgetcsv($stream, null, ',', '"', '');
+        // Files of earlier versions have no faults.
+        if (!\in_array($columns, [LogFormat::COLUMNS, \array_slice(LogFormat::COLUMNS, 0, -1)], true)) {
             throw new Invalid(t('This is not a Periplus logbook: the first line does not name its columns.'));
         }
         for ($line = 2; false !== ($cells = fgetcsv($stream, null, ',', '"', '')); ++$line) {
             if ([null] === $cells) {
                 continue;
             }
-            if (\count($cells) !== \count(LogFormat::COLUMNS)) {
+            if (\count($cells) !== \count($columns)) {
                 throw new Invalid(t(
                     'Line {line} has {count} cells; {count2} are expected.',
                     line: $line,
                     count: \count($cells),
-                    count2: \count(LogFormat::COLUMNS),
+                    count2: \count($columns),
                 ));
             }
             yield $line => array_map(
                 static fn (?string $cell): string => Csv::read((string) $cell),
-                array_combine(LogFormat::COLUMNS, $cells),
+                array_combine($columns, $cells) + ['faults' => ''],
             );
         }
         fclose($stream);

@@ -6,6 +6,7 @@ namespace Periplus\App\Logbook;
 
 use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\Flow\Serializer\RenderedLine;
+use Periplus\Core\Session\Advice\Fault;
 use Periplus\Core\Technique\Stance;
 
 /** A combination of an entry: for how long it was drilled, its line, and which links fell apart. */
@@ -23,9 +24,10 @@ final readonly class DrilledCombination
 
     /**
      * @param non-empty-list<DrilledRow> $rows of that chain
-     * @param list<int> $fallen links, counted from 0
+     * @param list<ShownFallenLink> $fallen
+     * @param list<list<Fault>> $faults what to look for at each link
      */
-    public function __construct(array $rows, RenderedLine $drawn, public array $fallen)
+    public function __construct(array $rows, RenderedLine $drawn, public array $fallen, public array $faults)
     {
         $first = $rows[0];
         $this->id = $first->combination;

@@ -22,7 +22,9 @@ final readonly class EntryRequest
      *     notation: string,
      *     stance: string,
      *     link: int,
-     * }> $fallen links that fell apart, by the chain in parity numbering and the place of the earlier item
+     *     fault?: string|null,
+     * }> $fallen links that fell apart, by the chain in parity numbering and the place of the earlier item, with the
+     *            fault that was seen
      * @param list<array{
      *     combination: int,
      *     minutes: float|int,
@@ -73,6 +75,13 @@ final readonly class EntryRequest
                         new Assert\Type('int', message: 'Give each link by its index.'),
                         new Assert\Range(min: 0, max: 63, notInRangeMessage: 'There is no such link.'),
                     ],
+                    'fault' => new Assert\Optional([
+                        new Assert\Type('string', message: 'A fault is text.'),
+                        new Assert\Length(
+                            max: FallenLink::MAX_FAULT,
+                            maxMessage: 'A fault has at most {{ limit }} characters.',
+                        ),
+                    ]),
                 ],
                 missingFieldsMessage: 'Name chain, stance and link of each.',
                 extraFieldsMessage: 'This field is not known.',

@@ -112,6 +112,70 @@ final readonly class LogTotals
         return $fallen;
     }
 
+    /** @return list<FaultTotal> the faults that were seen, by month, the most frequent first */
+    public function faults(LogFilter $filter): array
+    {
+        /** @var list<array{0: string, 1: string, 2: int|string, 3: string}> $rows */
+        $rows = $this->connection->fetchAllNumeric(
+            'SELECT fault, LEFT(day, 7) AS month, COUNT(DISTINCT entry_id) AS times, MAX(day) FROM log_fallen_link '
+                .'WHERE '
+                .$filter->sql()
+                .' AND fault IS NOT NULL GROUP BY fault, month ORDER BY times DESC, fault, month',
+            $filter->values(),
+        );
+
+        return array_map(
+            static fn (array $row): FaultTotal => new FaultTotal($row[0], $row[1], (int) $row[2], $row[3]),
+            $rows,
+        );
+    }
+
+    /** @return array<string, array<int, int>> in how many sessions each fault was seen, by fault and combination */
+    public function combinationsOfFaults(LogFilter $filter): array
+    {
+        /** @var list<array{0: string, 1: int|string, 2: int|string}> $rows */
+        $rows = $this->connection->fetchAllNumeric(
+            'SELECT fault, combination_id, COUNT(DISTINCT entry_id) AS times FROM log_fallen_link WHERE '
+                .$filter->sql()
+                .' AND fault IS NOT NULL AND combination_id IS NOT NULL GROUP BY fault, combination_id '
+                .'ORDER BY times DESC, combination_id',
+            $filter->values(),
+        );
+        $combinations = [];
+        foreach ($rows as [$fault, $combination, $times]) {
+            $combinations[$fault][(int) $combination] = (int) $times;
+        }
+
+        return $combinations;
+    }
+
+    /**
+     * @param array<int, string> $days the last day of each combination, by its id
+     *
+     * @return array<int, list<string>> the faults that a course showed on that day, by combination
+     */
+    public function faultsOf(int $course, array $days): array
+    {
+        if ([] === $days) {
+            return [];
+        }
+        /** @var list<array{0: int|string, 1: string, 2: string}> $rows */
+        $rows = $this->connection->fetchAllNumeric(
+            'SELECT DISTINCT combination_id, day, fault FROM log_fallen_link WHERE course_id = ? AND counts = 1 '
+                .'AND fault IS NOT NULL AND combination_id IN (?) AND day IN (?) ORDER BY fault',
+            [$course, array_keys($days), array_values(array_unique($days))],
+            [ParameterType::INTEGER, ArrayParameterType::INTEGER, ArrayParameterType::STRING],
+        );
+        $faults = [];
+        foreach ($rows as [$combination, $day, $fault]) {
+            if ($days[(int) $combination] === $day) {
+                $faults[(int) $combination][] = $fault;
+            }
+        }
+
+        return $faults;
+    }
+
     /**
      * @param list<int> $ids
      *

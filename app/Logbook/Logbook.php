@@ -410,7 +410,13 @@ final readonly class Logbook
     {
         $fallen = [];
         foreach ($request->fallen as $one) {
-            $link = new FallenLink($one['notation'], Stance::from($one['stance']), $one['link']);
+            $fault = trim($one['fault'] ?? '');
+            $link = new FallenLink(
+                $one['notation'],
+                Stance::from($one['stance']),
+                $one['link'],
+                '' === $fault ? null : $fault,
+            );
             $fallen[$link->link.' '.$link->chainKey()] = $link;
         }
 

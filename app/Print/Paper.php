@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Print;
 
+use Periplus\App\Advice\GymAdvice;
 use Periplus\App\Combination\CombinationContent;
 use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\LineRenderer;
@@ -11,6 +12,7 @@ use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\PlainText;
 use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\Drawing\LineSize;
+use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Flow\Serializer\FromAboveSerializer;
@@ -23,7 +25,10 @@ use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\FromAbove\FromAbove;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\ReadChain;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Session\Advice\Fault;
+use Periplus\Core\Session\Advice\FaultChoice;
 use Periplus\Core\Technique\Stance;
 
 use function Periplus\Core\Language\t;
@@ -60,6 +65,8 @@ final readonly class Paper
         private Reader $reader,
         private GymHouseRules $rules,
         private FromAboveSerializer $fromAbove,
+        private Check $check,
+        private GymAdvice $advice,
     ) {
     }
 
@@ -167,6 +174,20 @@ final readonly class Paper
         $waits = $this->waitingSeam($content);
         if (null !== $waits) {
             $this->write($pdf, Sheet::WORDS, 9.5, self::asALoop($waits).' '.$waits->reason(), 255);
+            $pdf->Ln(2);
+        }
+        $faults = $this->faultsOf($chain, $options);
+        if ([] !== $faults) {
+            $this->write(
+                $pdf,
+                Sheet::WORDS,
+                9.5,
+                t('Look for: {faults}', faults: implode(' · ', array_map(
+                    static fn (Fault $fault): string => $fault->text.' ('.$fault->mend.')',
+                    $faults,
+                ))),
+                255,
+            );
             $pdf->Ln(2);
         }
         $this->write($pdf, Sheet::NUMBERS, 14, t('Note'), 255);
@@ -280,6 +301,14 @@ final readonly class Paper
         $pdf->useFont($font, $points, $text);
         $tone < 255 ? $pdf->setTextColor(86, 91, 102) : $pdf->setTextColor(28, 36, 49);
         $pdf->MultiCell($width, 0, $text, 0, 'L', false, 1);
+    }
+
+    /** @return list<Fault> what to look for in a chain */
+    private function faultsOf(ReadChain $chain, CheckOptions $options): array
+    {
+        return null === $chain->inStance
+            ? []
+            : (new FaultChoice($this->advice->advice()))->for($this->check->run($chain->inStance, $options));
     }
 
     /**

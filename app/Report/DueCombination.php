@@ -19,8 +19,13 @@ final readonly class DueCombination
     public int $overdue;
     public bool $held;
 
-    public function __construct(public CombinationBrief $combination, Due $due, string $today)
-    {
+    /** @param list<string> $faults that were seen the last time */
+    public function __construct(
+        public CombinationBrief $combination,
+        Due $due,
+        string $today,
+        public array $faults,
+    ) {
         $this->last = $due->last;
         $this->times = $due->times;
         $this->interval = $due->interval;

@@ -9,8 +9,10 @@ use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Logbook\DueList;
 use Periplus\App\Logbook\LogFilter;
+use Periplus\App\Logbook\LogTotals;
 use Periplus\App\Logbook\Period;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\Core\Session\Due\Due;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
@@ -26,6 +28,8 @@ final readonly class ReportController
         private DrilledReports $drilled,
         private LoadReports $load,
         private LinkReports $links,
+        private FaultReports $faults,
+        private LogTotals $totals,
         private Briefs $briefs,
         private DueList $due,
         private Paths $paths,
@@ -77,6 +81,18 @@ final readonly class ReportController
         );
     }
 
+    #[Route('/api/reports/faults', methods: 'GET')]
+    public function faults(
+        #[CurrentUser] User $user,
+        #[MapQueryParameter] ?string $from = null,
+        #[MapQueryParameter] ?string $to = null,
+        #[MapQueryParameter] ?int $course = null,
+    ): JsonResponse {
+        return new JsonResponse(
+            $this->faults->compute($this->filter($from, $to, $course), $this->numberings->forUser($user)),
+        );
+    }
+
     #[Route('/api/reports/month', methods: 'GET')]
     public function month(#[CurrentUser] User $user, #[MapQueryParameter] ?string $month = null): JsonResponse
     {
@@ -94,10 +110,11 @@ final readonly class ReportController
         $all = $this->due->list($id);
         $soon = \array_slice($all, 0, self::MAX_DUE, true);
         $briefs = $this->briefs->read(array_keys($soon), $this->numberings->forUser($user));
+        $faults = $this->totals->faultsOf($id, array_map(static fn (Due $due): string => $due->last, $soon));
         $rows = [];
         foreach ($soon as $combination => $due) {
             if (!$briefs[$combination]->archived) {
-                $rows[] = new DueCombination($briefs[$combination], $due, $today);
+                $rows[] = new DueCombination($briefs[$combination], $due, $today, $faults[$combination] ?? []);
             }
         }
 

@@ -106,7 +106,15 @@ final class Walk
 
     private function add(int $index, float $fromMs, float $ms, Standing $before, bool $landed = false): void
     {
-        $this->places[] = new Place($index, $fromMs, $ms, $this->us, $this->them, $before, $landed);
+        $this->places[] = new Place(
+            at: $index,
+            fromMs: $fromMs,
+            ms: $ms,
+            us: $this->us,
+            them: $this->them,
+            before: $before,
+            landed: $landed,
+        );
     }
 
     /** Brings the athlete to where the strike leaves them, and the foot of a kick down where it does not go home. */

@@ -293,15 +293,14 @@ final readonly class MomentDrawer
             return null;
         }
         $turns = \count($ways) > 1 && array_key_first($ways) < 1000 * self::STAYS;
+        $isRightward = $place->us->heading > $place->before->heading;
         $between = $place->us->foot(Role::Lead, $this->build)->distanceTo($place->us->foot(Role::Rear, $this->build));
 
         return \sprintf(
             'M%s %s%s%s %s',
             round(100 * $from->x, 1),
             round(100 * $from->y, 1),
-            $turns
-                ? \sprintf('A%1$s %1$s 0 0 %2$d ', round(100 * $between, 1), $place->us->heading > $place->before->heading ? 1 : 0)
-                : 'L',
+            $turns ? \sprintf('A%1$s %1$s 0 0 %2$d ', round(100 * $between, 1), $isRightward ? 1 : 0) : 'L',
             round(100 * $to->x, 1),
             round(100 * $to->y, 1),
         );
@@ -313,7 +312,12 @@ final readonly class MomentDrawer
         $where =
             null === $side
                 ? t('{cm} cm apart, on their line', cm: $distance)
-                : t('{cm} cm apart, {angle}° to the {side} of their line', cm: $distance, angle: (int) round($angle), side: $side);
+                : t(
+                    '{cm} cm apart, {angle}° to the {side} of their line',
+                    cm: $distance,
+                    angle: (int) round($angle),
+                    side: $side,
+                );
 
         return $isReached
             ? t('{where}; their power hand reaches.', where: $where)

@@ -38,7 +38,10 @@ final readonly class ViewFromAbove
     public function edges(?array $places = null): Edges
     {
         $parts = [];
-        $moments = null === $places ? $this->moments : array_map(fn (int $at): DrawnMoment => $this->moments[$at], $places);
+        $moments =
+            null === $places
+                ? $this->moments
+                : array_map(fn (int $at): DrawnMoment => $this->moments[$at], $places);
         foreach ([...$this->opponents, ...$moments] as $one) {
             array_push($parts, ...($one instanceof DrawnOpponent ? $one->parts : $one->us));
         }

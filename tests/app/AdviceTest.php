@@ -43,6 +43,27 @@ final class AdviceTest extends ApiTestCase
         self::assertContains([self::REMINDER['text']], array_column($cues, 'reminders'));
     }
 
+    public function testTheFaultsOfTheGymAreLookedForInADemonstration(): void
+    {
+        $this->signIn('head');
+        $own = ['id' => 'own-1', 'for' => 'cross', 'text' => 'eyes to the floor', 'mend' => 'look at them'];
+        $answer = $this->store('faults', [$own], 1);
+        self::assertSame(200, $answer->status, $answer->raw);
+        self::assertEquals([$own], $answer->body['faults']);
+
+        $content = PlanTest::content();
+        $set = ['drill' => 'demonstration', 'combinations' => [['chain' => '1 2']]];
+        $content['blocks'] = [['name' => 'Show', 'rounds' => [['seconds' => 60, 'sets' => [$set]]]]];
+        $cues = $this->ask('POST', '/api/plans/check', ['content' => $content])->body['cues'];
+        self::assertIsArray($cues);
+        self::assertContains(['look for: eyes to the floor'], array_column($cues, 'reminders'));
+
+        foreach ([['mend' => ''], ['for' => 'nothing'], ['text' => str_repeat('x', 61)]] as $wrong) {
+            self::assertSame(422, $this->store('faults', [[...$own, ...$wrong]], 2)->status);
+        }
+        self::assertSame(412, $this->store('faults', [$own], 1)->status, 'somebody else was first');
+    }
+
     public function testWhatShipsIsTakenBack(): void
     {
         $this->signIn('head');

@@ -19,6 +19,7 @@ final class ContractBoundsTest extends TestCase
     /** Request classes whose schema has another name; null where the fields are query parameters. */
     private const SCHEMAS = [
         'ExerciseRow' => 'Exercise',
+        'FaultRow' => 'Fault',
         'ReminderRow' => 'Reminder',
         'LineRequest' => 'ImportLineRequest',
         'NumberRequest' => 'NumberingRequest.numbers',

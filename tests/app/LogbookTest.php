@@ -515,6 +515,81 @@ final class LogbookTest extends ApiTestCase
         );
     }
 
+    public function testTheFaultsThatWereSeenAreCountedByMonthAndComeWithWhatIsDue(): void
+    {
+        $seen = static fn (string $fault): array => [
+            'fallen' => [
+                ['notation' => '1 2 3 exit', 'stance' => 'orthodox', 'link' => 1, 'fault' => $fault],
+                ['notation' => '1 2 3 exit', 'stance' => 'orthodox', 'link' => 2],
+            ],
+        ];
+        $this->log('2026-10-27', ['Front porch' => 3], $seen('the arm goes without the hip'));
+        $this->log('2026-11-03', ['Front porch' => 3], $seen('the arm goes without the hip'));
+        $this->log('2026-11-10', ['Front porch' => 3], $seen(' the arm swings wide '));
+
+        $report = $this->ask('GET', '/api/reports/faults?from=2026-10-01&to=2026-11-26')->body;
+        self::assertSame(['2026-10', '2026-11'], $report['months']);
+        /**
+         * @var list<array{
+         *     fault: string,
+         *     mend: string|null,
+         *     times: int,
+         *     last: string,
+         *     months: array<string, int>,
+         *     combinations: list<array{name: string}>,
+         * }> $faults
+         */
+        $faults = $report['faults'];
+        self::assertSame(
+            [
+                ['the arm goes without the hip', 'hip and hand arrive together', 2, '2026-11-03'],
+                ['the arm swings wide', 'elbow level with the fist', 1, '2026-11-10'],
+            ],
+            array_map(
+                static fn (array $one): array => [$one['fault'], $one['mend'], $one['times'], $one['last']],
+                $faults,
+            ),
+        );
+        self::assertSame(['2026-10' => 1, '2026-11' => 1], $faults[0]['months']);
+        self::assertSame('Front porch', $faults[0]['combinations'][0]['name']);
+        self::assertSame(
+            [],
+            $this->ask('GET', '/api/reports/faults?from=2026-11-11&to=2026-11-26')->body['faults'],
+        );
+
+        /** @var list<array{faults: list<string>}> $due */
+        $due = $this->ask('GET', "/api/courses/{$this->course}/due")->body['due'];
+        self::assertSame(['the arm swings wide'], $due[0]['faults'], 'those of the last time alone');
+    }
+
+    public function testALinkOffersTheFaultsOfTheGymAndKeepsTheOneThatWasSeen(): void
+    {
+        $id = $this->logged('2026-11-17', ['Front porch' => 3]);
+        /** @var list<array{fallen: list<mixed>, faults: list<list<array{text: string}>>}> $drilled */
+        $drilled = $this->ask('GET', "/api/logbook/entries/$id")->body['drilled'];
+        self::assertCount(3, $drilled[0]['faults']);
+        self::assertContains('the arm swings wide', array_column($drilled[0]['faults'][1], 'text'));
+
+        $link = ['notation' => '1 2 3 exit', 'stance' => 'orthodox', 'link' => 1, 'fault' => 'the arm swings wide'];
+        $this->correct($id, 1, ['day' => '2026-11-17', 'fallen' => [$link]]);
+        /** @var list<array{fallen: list<mixed>}> $drilled */
+        $drilled = $this->ask('GET', "/api/logbook/entries/$id")->body['drilled'];
+        self::assertSame([['link' => 1, 'fault' => 'the arm swings wide']], $drilled[0]['fallen']);
+    }
+
+    public function testAFileOfAnEarlierVersionHasNoFaults(): void
+    {
+        $this->log('2026-11-03', ['Front porch' => 6]);
+        $lines = explode("\n", $this->ask('GET', '/api/logbook/logbook.csv')->raw);
+        $old = implode("\n", array_map(
+            static fn (string $line): string => (string) preg_replace('/,(faults|"")?\r?$/', '', $line),
+            $lines,
+        ));
+        $this->signIn('head');
+        $answer = $this->ask('POST', '/api/logbook/import', $old, ['Content-Type' => 'text/plain']);
+        self::assertSame([200, 1], [$answer->status, $answer->body['known'] ?? null], $answer->raw);
+    }
+
     public function testTheHouseRulesBoundTheSchedule(): void
     {
         $this->log('2026-11-17', ['Front porch' => 3]);
@@ -584,7 +659,15 @@ final class LogbookTest extends ApiTestCase
                 'levels' => ['2' => 12],
                 'effort' => 6,
                 'note' => "Two lines,\n\"quoted\"; and =1+1",
-                'fallen' => [['notation' => '1 2 3 exit', 'stance' => 'orthodox', 'link' => 1]],
+                'fallen' => [
+                    ['notation' => '1 2 3 exit', 'stance' => 'orthodox', 'link' => 0],
+                    [
+                        'notation' => '1 2 3 exit',
+                        'stance' => 'orthodox',
+                        'link' => 1,
+                        'fault' => 'the arm goes without the hip',
+                    ],
+                ],
             ],
         );
         $this->log('2026-11-05', [], ['note' => 'Open mat.']);
@@ -833,7 +916,8 @@ final class LogbookTest extends ApiTestCase
                     .'ON e.id = d.entry_id ORDER BY e.entry_key, d.position',
             ),
             $connection->fetchAllAssociative(
-                'SELECT e.entry_key, f.notation, f.link, f.combination_id FROM log_fallen_link f JOIN log_entry e '
+                'SELECT e.entry_key, f.notation, f.link, f.fault, f.combination_id FROM log_fallen_link f '
+                    .'JOIN log_entry e '
                     .'ON e.id = f.entry_id ORDER BY e.entry_key, f.position',
             ),
             $connection->fetchAllAssociative('SELECT * FROM log_week ORDER BY week, course_id'),

@@ -106,6 +106,7 @@ final class RolesTest extends ApiTestCase
         'GET /api/advice' => [401, 200, 200],
         'PUT /api/advice/reminders' => [401, 403, 200],
         'PUT /api/advice/exercises' => [401, 403, 200],
+        'PUT /api/advice/faults' => [401, 403, 200],
         'GET /api/passed-over-words' => [401, 200, 200],
         'PUT /api/passed-over-words' => [401, 403, 200],
         'GET /api/courses' => [401, 200, 200],
@@ -167,6 +168,7 @@ final class RolesTest extends ApiTestCase
         'GET /api/reports/drilled' => [401, 200, 200],
         'GET /api/reports/load' => [401, 200, 200],
         'GET /api/reports/links' => [401, 200, 200],
+        'GET /api/reports/faults' => [401, 200, 200],
         'GET /api/reports/month' => [401, 200, 200],
         'GET /api/reports/month.pdf/{month}' => [401, 200, 200],
         'GET /api/reports/month.csv/{month}' => [401, 200, 200],
@@ -339,6 +341,7 @@ final class RolesTest extends ApiTestCase
             str_starts_with($path, '/api/backups') => null,
             '/api/advice/reminders' === $path => ['reminders' => null],
             '/api/advice/exercises' === $path => ['exercises' => null],
+            '/api/advice/faults' === $path => ['faults' => null],
             '/api/passed-over-words' === $path => ['own' => [], 'kept' => []],
             '/api/views' === $path => ['name' => 'Mine', 'address' => 'q=liver'],
             '/api/numberings/preview' === $path, '/api/numberings/{id}' === $path => [

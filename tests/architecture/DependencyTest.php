@@ -340,6 +340,7 @@ final class DependencyTest
         ],
         'App\Usage' => ['App\Http', 'App\Combination', 'App\Logbook'],
         'App\Print' => [
+            'App\Advice',
             'App\Store',
             'App\Http',
             'App\Account',
@@ -411,6 +412,7 @@ final class DependencyTest
             'App\Combination',
         ],
         'App\Logbook' => [
+            'App\Advice',
             'App\Store',
             'App\Http',
             'App\Audit',
@@ -425,6 +427,7 @@ final class DependencyTest
         ],
         'App\Today' => ['App\Account', 'App\Gym', 'App\Plan', 'App\Logbook', 'App\Review', 'App\RulePreview'],
         'App\Report' => [
+            'App\Advice',
             'App\Http',
             'App\Gym',
             'App\Account',

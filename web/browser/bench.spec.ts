@@ -150,6 +150,7 @@ test("no screen is wider than a phone", async ({ page }) => {
     "/status",
     "/setup",
     "/reports/links",
+    "/reports/faults",
   ]) {
     await page.goto(address);
     await expect(page.locator(SIGNS[address] ?? ".combination-line").first()).toBeVisible();

@@ -314,6 +314,7 @@ test("every page of the logbook has nothing that keeps people out, in both theme
     "/reports/weapons",
     "/reports/balance",
     "/reports/links",
+    "/reports/faults",
     `/reports/due?course=${beginners}`,
     `/reports/path?course=${beginners}&to=${goal.id}`,
     "/reports/month",

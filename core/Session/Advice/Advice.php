@@ -8,14 +8,15 @@ use Periplus\Core\Technique\Data;
 
 use function Periplus\Core\Language\t;
 
-/** The reminders and exercises of a gym; the built-in ones until the gym edits them. */
+/** The reminders, exercises and faults of a gym; the built-in ones until the gym edits them. */
 final readonly class Advice
 {
     /**
      * @param list<Reminder> $reminders
      * @param array<string, Exercise> $exercises by id
+     * @param list<Fault> $faults
      */
-    public function __construct(public array $reminders, public array $exercises)
+    public function __construct(public array $reminders, public array $exercises, public array $faults)
     {
     }
 
@@ -41,7 +42,9 @@ final readonly class Advice
              * } $exercises
              */
             $exercises = Data::read('exercises');
-            $builtIn = self::of($reminders['reminders'], $exercises['exercises']);
+            /** @var array{faults: list<array{id: string, for: string, text: string, mend: string}>} $faults */
+            $faults = Data::read('faults');
+            $builtIn = self::of($reminders['reminders'], $exercises['exercises'], $faults['faults']);
         }
 
         return $builtIn;
@@ -59,8 +62,9 @@ final readonly class Advice
      *     easier: string,
      *     caution: string,
      * }> $exercises
+     * @param list<array{id: string, for: string, text: string, mend: string}> $faults
      */
-    public static function of(array $reminders, array $exercises): self
+    public static function of(array $reminders, array $exercises, array $faults): self
     {
         $byId = [];
         foreach ($exercises as $row) {
@@ -73,6 +77,10 @@ final readonly class Advice
                 $reminders,
             ),
             $byId,
+            array_map(
+                static fn (array $row): Fault => new Fault($row['id'], $row['for'], $row['text'], $row['mend']),
+                $faults,
+            ),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Advice;
 
+use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\CheckResult;
@@ -69,19 +70,9 @@ final class ReminderChoice
         }
         $before = null;
         foreach ($result->inStance->chain->items as $item) {
-            if ($item instanceof StrikeItem) {
-                array_push($topics, ...self::ofStrike($item, $medium));
-                if ('jab' === $before?->strike->id && 'cross' === $item->strike->id) {
-                    $topics[] = 'jab-cross';
-                }
-            } elseif ($item instanceof MoveItem && str_starts_with($item->move->id, 'slip-')) {
-                array_push($topics, 'slip', 'head-movement');
-            } elseif ($item instanceof MoveItem) {
-                $topics[] = Theme::dodges($item->move)
-                    ? 'head-movement'
-                    : (MoveKind::Footwork === $item->move->kind
-                        ? 'footwork'
-                        : 'all');
+            array_push($topics, ...self::topicsOf($item, $medium));
+            if ('jab' === $before?->strike->id && $item instanceof StrikeItem && 'cross' === $item->strike->id) {
+                $topics[] = 'jab-cross';
             }
             $before = $item instanceof StrikeItem ? $item : null;
         }
@@ -90,6 +81,19 @@ final class ReminderChoice
         usort($topics, static fn (string $one, string $other): int => self::common($one) <=> self::common($other));
 
         return $topics;
+    }
+
+    /** @return list<string> what reminders of an item are for, the most fitting first */
+    public static function topicsOf(Item $item, Medium $medium = Medium::Shadow): array
+    {
+        return match (true) {
+            $item instanceof StrikeItem => self::ofStrike($item, $medium),
+            !$item instanceof MoveItem => [],
+            str_starts_with($item->move->id, 'slip-') => ['slip', 'head-movement'],
+            Theme::dodges($item->move) => ['head-movement'],
+            MoveKind::Footwork === $item->move->kind => ['footwork'],
+            default => ['all'],
+        };
     }
 
     /** @return list<string> */

@@ -7,6 +7,8 @@ namespace Periplus\Core\Session\Programme;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Session\Advice\Advice;
+use Periplus\Core\Session\Advice\Fault;
+use Periplus\Core\Session\Advice\FaultChoice;
 use Periplus\Core\Session\Advice\Reminder;
 use Periplus\Core\Session\Advice\ReminderChoice;
 use Periplus\Core\Session\Drill\CueKind;
@@ -35,6 +37,7 @@ final class ProgrammeBuilder
     /** @var list<Segment> */
     private array $segments = [];
     private readonly ReminderChoice $reminders;
+    private readonly FaultChoice $faults;
     private readonly Announcer $announcer;
 
     private function __construct(
@@ -43,6 +46,7 @@ final class ProgrammeBuilder
         private readonly Amendments $amendments,
     ) {
         $this->reminders = new ReminderChoice($advice);
+        $this->faults = new FaultChoice($advice);
         $this->announcer = new Announcer($plan, $advice);
     }
 
@@ -334,10 +338,15 @@ final class ProgrammeBuilder
             );
 
             return $cue->with(
-                array_map(
-                    static fn (Reminder $reminder): string => $reminder->text,
-                    $this->reminders->for($result, $options->medium),
-                ),
+                CueKind::Demonstration === $cue->kind
+                    ? array_map(
+                        static fn (Fault $fault): string => t('look for: {fault}', fault: $fault->text),
+                        $this->faults->for($result, $options->medium),
+                    )
+                    : array_map(
+                        static fn (Reminder $reminder): string => $reminder->text,
+                        $this->reminders->for($result, $options->medium),
+                    ),
             );
         }, $this->cues);
     }

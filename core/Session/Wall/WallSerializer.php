@@ -194,18 +194,20 @@ final class WallSerializer
             );
             $this->places[$told] = \count($this->chains);
             $this->chains[] = new WallChain(
-                $numbers,
-                $words,
-                $result->verdict,
-                (new LineDrawer($this->writer))->draw(
+                numbers: $numbers,
+                words: $words,
+                verdict: $result->verdict,
+                line: (new LineDrawer($this->writer))->draw(
                     $result->inStance,
                     $result->timing,
                     $result->sway,
                     LineSize::Wall,
                 ),
-                (int) ceil($slow->timing->length()),
-                $options->medium->properties()->held ? array_map(PadHolder::builtIn()->does(...), $inStances) : null,
-                isset($this->demonstrated[$told])
+                learningMs: (int) ceil($slow->timing->length()),
+                holder: $options->medium->properties()->held
+                    ? array_map(PadHolder::builtIn()->does(...), $inStances)
+                    : null,
+                fromAbove: isset($this->demonstrated[$told])
                     ? ViewDrawer::draw($result->inStance, $result->timing, $result->sway, $options->athlete)
                         ->against(Stance::Orthodox)
                     : null,

@@ -87,6 +87,7 @@ final class AdviceTest extends TestCase
                 ['id' => 'c', 'for' => 'straight', 'text' => 'three'],
             ],
             [],
+            [],
         );
         $choice = new ReminderChoice($advice);
         $shown = [];
@@ -102,7 +103,7 @@ final class AdviceTest extends TestCase
 
     public function testAGymWithoutRemindersShowsNone(): void
     {
-        self::assertSame([], (new ReminderChoice(Advice::of([], [])))->for(self::check('1 2')));
+        self::assertSame([], (new ReminderChoice(Advice::of([], [], [])))->for(self::check('1 2')));
     }
 
     public function testEveryReminderIsShortEnoughForTheWall(): void

@@ -9,7 +9,7 @@ import { serve } from "../testing/page";
 import { Messages } from "../ui/Messages";
 import AdviceScreen from "./AdviceScreen";
 import { freshId } from "./freshId";
-import { topicWords } from "./Reminders";
+import { topicWords } from "./topicWords";
 
 afterEach(() => {
   cleanup();
@@ -36,6 +36,9 @@ const ADVICE: Advice = {
     },
   ],
   exercisesVersion: 1,
+  faults: [{ id: "hook-1", for: "hook", text: "the arm swings wide", mend: "elbow level with the fist" }],
+  faultsVersion: 2,
+  faultTopics: ["hook", "cause:turn"],
 };
 
 function shown(role: string) {
@@ -79,6 +82,26 @@ test("a reminder is changed and sent with the others and its version", async () 
         path: "/api/advice/reminders",
         version: '"4"',
         body: { reminders: [{ ...ADVICE.reminders[0], text: "chin down, eyes up" }, ADVICE.reminders[1]] },
+      },
+    ]),
+  );
+});
+
+test("a fault is added with what mends it, and sent with the others", async () => {
+  const sent = shown("head-coach");
+  const faults = await screen.findByRole("region", { name: "Faults to look for" });
+  fireEvent.click(within(faults).getByRole("button", { name: "Add one" }));
+  fireEvent.change(within(faults).getAllByLabelText("Fault")[1] as HTMLElement, { target: { value: "chin up" } });
+  fireEvent.change(within(faults).getAllByLabelText("What mends it")[1] as HTMLElement, {
+    target: { value: "chin down" },
+  });
+  fireEvent.click(within(faults).getByRole("button", { name: "Save" }));
+  await waitFor(() =>
+    expect(sent).toEqual([
+      {
+        path: "/api/advice/faults",
+        version: '"2"',
+        body: { faults: [...ADVICE.faults, { id: "own-2", for: "hook", text: "chin up", mend: "chin down" }] },
       },
     ]),
   );

@@ -4,6 +4,7 @@ import { useAdvice } from "../api/useAdvice";
 import { GymNav } from "../ui/GymNav";
 import { Loaded } from "../ui/Loaded";
 import { Exercises } from "./Exercises";
+import { Faults } from "./Faults";
 import { Reminders } from "./Reminders";
 import "./advice.css";
 
@@ -14,7 +15,7 @@ export default function AdviceScreen() {
     <main className="page">
       <GymNav />
       <h1>
-        <Trans>Reminders and exercises</Trans>
+        <Trans>Reminders, faults and exercises</Trans>
       </h1>
       <p className="small">
         <Trans>
@@ -26,6 +27,7 @@ export default function AdviceScreen() {
         {(lists) => (
           <div className="columns">
             <Reminders key={`r${lists.remindersVersion}`} advice={lists} />
+            <Faults key={`f${lists.faultsVersion}`} advice={lists} />
             <Exercises key={`e${lists.exercisesVersion}`} advice={lists} />
           </div>
         )}

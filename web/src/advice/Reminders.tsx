@@ -9,6 +9,7 @@ import { Failure } from "../ui/Failure";
 import { useNotice } from "../ui/useNotice";
 import { freshId } from "./freshId";
 import { SaveButtons } from "./SaveButtons";
+import { topicWords } from "./topicWords";
 import { useSaveReminders } from "./useSaveAdvice";
 
 /** The gym's reminders, one topic at a time. */
@@ -88,13 +89,4 @@ export function Reminders({ advice }: { advice: Advice }) {
       )}
     </section>
   );
-}
-
-/** Returns the topic of a reminder in words. */
-export function topicWords(topic: string): string {
-  return topic === "all"
-    ? t`everything`
-    : topic.startsWith("cause:")
-      ? t`a wait for: ${topic.slice(6)}`
-      : topic.replaceAll("-", " ");
 }

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Exercise, ifMatch, type Reminder, server } from "../api/client";
+import { answered, api, type Exercise, type Fault, ifMatch, type Reminder, server } from "../api/client";
 
 export function useSaveReminders() {
   const queries = useQueryClient();
@@ -23,6 +23,20 @@ export function useSaveExercises() {
         api.PUT("/api/advice/exercises", {
           params: { header: { "If-Match": ifMatch(version)["If-Match"] } },
           body: { exercises },
+        }),
+      ),
+    onSuccess: (advice) => queries.setQueryData(server.queryOptions("get", "/api/advice").queryKey, advice),
+  });
+}
+
+export function useSaveFaults() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ version, faults }: { version: number; faults: Fault[] | null }) =>
+      answered(
+        api.PUT("/api/advice/faults", {
+          params: { header: { "If-Match": ifMatch(version)["If-Match"] } },
+          body: { faults },
         }),
       ),
     onSuccess: (advice) => queries.setQueryData(server.queryOptions("get", "/api/advice").queryKey, advice),

@@ -39,6 +39,7 @@ export function reportsChanged(queries: QueryClient): void {
     "/api/reports/drilled",
     "/api/reports/load",
     "/api/reports/links",
+    "/api/reports/faults",
     "/api/reports/month",
     "/api/courses/{id}/due",
     "/api/courses/{id}/path",

@@ -44,6 +44,7 @@ const Drilled = screen(() => import("../reports/DrilledScreen"));
 const Weapons = screen(() => import("../reports/WeaponsScreen"));
 const Balance = screen(() => import("../reports/BalanceScreen"));
 const Links = screen(() => import("../reports/LinksScreen"));
+const Faults = screen(() => import("../reports/FaultsScreen"));
 const Due = screen(() => import("../reports/DueScreen"));
 const Path = screen(() => import("../reports/PathScreen"));
 const Month = screen(() => import("../reports/MonthScreen"));
@@ -77,6 +78,7 @@ const router = createBrowserRouter([
           { path: "reports/weapons", element: <Weapons /> },
           { path: "reports/balance", element: <Balance /> },
           { path: "reports/links", element: <Links /> },
+          { path: "reports/faults", element: <Faults /> },
           { path: "reports/due", element: <Due /> },
           { path: "reports/path", element: <Path /> },
           { path: "reports/month", element: <Month /> },

@@ -1,5 +1,5 @@
 import { QueryClient } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { MemoryRouter, Route, Routes } from "react-router";
 import { afterEach, beforeEach, expect, test } from "vitest";
 import type { LogEntry, Session } from "../api/client";
@@ -57,6 +57,7 @@ const ENTRY = {
       repetitions: 10,
       text: "1 2 3",
       fallen: [],
+      faults: [[], [{ id: "a", for: "hook", text: "the arm swings wide", mend: "elbow level with the fist" }]],
       line: {
         size: "card",
         left: 10,
@@ -133,6 +134,18 @@ test("a few presses say who was there, how hard it felt, and which link fell apa
     effort: 7,
     fallen: [{ notation: "1 2 3", stance: "orthodox", link: 1 }],
     combinations: null,
+  });
+});
+
+test("the fault that was seen goes with its link, and what mends it is said", async () => {
+  fireEvent.click(await screen.findByRole("button", { name: "2 → 3" }));
+  const seen = within(screen.getByRole("region", { name: "What was seen at 2 → 3" }));
+  fireEvent.click(seen.getByRole("button", { name: "the arm swings wide" }));
+  expect(seen.getByText("Say: elbow level with the fist")).toBeTruthy();
+  fireEvent.click(screen.getByRole("button", { name: "Save" }));
+  await waitFor(() => expect(sent()).toHaveLength(1));
+  expect(sent()[0]?.body).toMatchObject({
+    fallen: [{ notation: "1 2 3", stance: "orthodox", link: 1, fault: "the arm swings wide" }],
   });
 });
 

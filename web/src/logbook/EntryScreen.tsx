@@ -10,7 +10,7 @@ import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
 import { DrilledList } from "./DrilledList";
 import { EntryFields } from "./EntryFields";
-import { type EntryDraft, toggled } from "./entryDraft";
+import { type EntryDraft, toggled, withFault } from "./entryDraft";
 import { SaidCombinations } from "./SaidCombinations";
 import { saidOf } from "./saidOf";
 import { titleOf } from "./titleOf";
@@ -195,6 +195,7 @@ function Drilled({ entry, draft, onChange }: DrilledProps) {
         drilled={entry.drilled}
         fallen={draft.fallen}
         onToggle={(chain, link) => onChange({ fallen: toggled(draft.fallen, chain, link) })}
+        onFault={(chain, link, fault) => onChange({ fallen: withFault(draft.fallen, chain, link, fault) })}
       />
       {entry.run === null &&
         (draft.combinations === null ? (

@@ -57,7 +57,9 @@ export function draftOf(entry: LogEntry): EntryDraft {
     levels: entry.levels,
     effort: entry.effort,
     note: entry.note,
-    fallen: entry.drilled.flatMap(({ notation, stance, fallen }) => fallen.map((link) => ({ notation, stance, link }))),
+    fallen: entry.drilled.flatMap(({ notation, stance, fallen }) =>
+      fallen.map(({ link, fault }) => ({ notation, stance, link, fault })),
+    ),
     combinations: null,
   };
 }
@@ -94,5 +96,19 @@ export function toggled(
   );
   return without.length < fallen.length
     ? without
-    : [...fallen, { notation: chain.notation, stance: chain.stance, link }];
+    : [...fallen, { notation: chain.notation, stance: chain.stance, link, fault: null }];
+}
+
+/** Returns the draft with the fault that was seen at a link; the same one again takes it away. */
+export function withFault(
+  fallen: EntryDraft["fallen"],
+  chain: { notation: string; stance: "orthodox" | "southpaw" },
+  link: number,
+  fault: string,
+): EntryDraft["fallen"] {
+  return fallen.map((one) =>
+    one.notation === chain.notation && one.stance === chain.stance && one.link === link
+      ? { ...one, fault: one.fault === fault ? null : fault }
+      : one,
+  );
 }

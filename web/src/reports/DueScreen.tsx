@@ -157,7 +157,10 @@ function DueTable({ title, rows, empty }: { title: string; rows: Row[]; empty: s
                 <td>
                   <Trans>{row.interval} days</Trans>
                 </td>
-                <td className={row.held ? "" : "report-bad"}>{row.held ? t`held` : t`fell apart`}</td>
+                <td className={row.held ? "" : "report-bad"}>
+                  {row.held ? t`held` : t`fell apart`}
+                  {row.faults.length > 0 && <small>{row.faults.join(", ")}</small>}
+                </td>
               </tr>
             ))}
           </tbody>

@@ -34,6 +34,11 @@ export function shortDay(day: string): string {
   return new Date(`${day}T12:00:00`).toLocaleDateString("en-GB", { day: "numeric", month: "short" });
 }
 
+/** Returns a month as it is written over a column: Nov 26. */
+export function monthName(month: string): string {
+  return new Date(`${month}-15T12:00:00`).toLocaleDateString("en-GB", { month: "short", year: "2-digit" });
+}
+
 /** Returns the month before or after, such as 2026-10. */
 export const monthBeside = (month: string, by: number): string => monthAfter(`${month}-01`, by).slice(0, 7);
 

@@ -9,6 +9,7 @@ import { serve } from "../testing/page";
 import { Around, type Asked, heldServer } from "../testing/server";
 import BalanceScreen from "./BalanceScreen";
 import DueScreen from "./DueScreen";
+import FaultsScreen from "./FaultsScreen";
 import LinksScreen from "./LinksScreen";
 import WeaponsScreen from "./WeaponsScreen";
 
@@ -60,6 +61,21 @@ const TABLE = {
   "GET /api/courses": { courses: [{ id: 3, name: "Tuesday", archived: false, levels: [1] }] },
   "GET /api/reports/load": LOAD,
   "GET /api/reports/links": { from: "2026-09-07", to: "2026-11-27", links: [LINK] },
+  "GET /api/reports/faults": {
+    from: "2026-09-07",
+    to: "2026-11-27",
+    months: ["2026-10", "2026-11"],
+    faults: [
+      {
+        fault: "the arm swings wide",
+        mend: "elbow level with the fist",
+        times: 5,
+        last: "2026-11-17",
+        months: { "2026-10": 2, "2026-11": 3 },
+        combinations: [brief("Front porch")],
+      },
+    ],
+  },
   "GET /api/courses/3/due": {
     today: "2026-11-27",
     total: 2,
@@ -73,6 +89,7 @@ const TABLE = {
         day: "2026-11-17",
         overdue: 10,
         held: false,
+        faults: ["the arm swings wide"],
       },
       {
         combination: { ...brief("Front porch"), id: 8 },
@@ -82,6 +99,7 @@ const TABLE = {
         day: "2026-12-01",
         overdue: -4,
         held: true,
+        faults: [],
       },
     ],
   },
@@ -116,6 +134,17 @@ test("the plot of stances has a table with the same numbers", async () => {
   expect(rows).toEqual(["2026-11-09200", "2026-11-161010"]);
   expect(screen.getByText("Only 25 % of the minutes are in the southpaw stance.")).toBeTruthy();
   expect(screen.getAllByText("75 %")).toBeTruthy();
+});
+
+test("a fault that comes back stands with its months, what mends it, and where it was seen", async () => {
+  shown(<FaultsScreen />);
+  const row = await screen.findByRole("row", { name: /the arm swings wide/ });
+  expect(within(row).getByText("Say: elbow level with the fist")).toBeTruthy();
+  expect(
+    within(row)
+      .getAllByRole("cell")
+      .map((cell) => cell.textContent),
+  ).toEqual(["the arm swings wideSay: elbow level with the fist", "5", "2", "3", "17 Nov", "Front porch"]);
 });
 
 test("the heat map names what was thrown, and the families that were not", async () => {

@@ -65,6 +65,15 @@ export function useLinks(asked: Asked) {
   );
 }
 
+export function useFaults(asked: Asked) {
+  return server.useQuery(
+    "get",
+    "/api/reports/faults",
+    { params: { query: asked } },
+    { placeholderData: keepPreviousData },
+  );
+}
+
 export function useMonth(month: string | null) {
   return server.useQuery(
     "get",

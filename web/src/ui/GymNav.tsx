@@ -11,7 +11,7 @@ const PLACES: { to: string; label: string; needs?: Permission }[] = [
   { to: "/translate", label: t`Translate` },
   { to: "/house-rules", label: t`House rules` },
   { to: "/themes", label: t`Themes` },
-  { to: "/advice", label: t`Reminders and exercises` },
+  { to: "/advice", label: t`Reminders and faults` },
   { to: "/voice", label: t`Voice` },
   { to: "/settings", label: t`Settings`, needs: "MANAGE_GYM" },
   { to: "/exchange", label: t`Import and export` },

@@ -9,6 +9,7 @@ const PLACES = [
   { to: "/reports/weapons", label: t`Weapons` },
   { to: "/reports/balance", label: t`Balance` },
   { to: "/reports/links", label: t`Links` },
+  { to: "/reports/faults", label: t`Faults` },
   { to: "/reports/due", label: t`Due` },
   { to: "/reports/path", label: t`Path` },
   { to: "/reports/month", label: t`Month` },
