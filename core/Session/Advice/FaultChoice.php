@@ -11,8 +11,9 @@ use Periplus\Core\Technique\Medium;
 /** Chooses the faults to look for in a chain, and at each of its links. */
 final readonly class FaultChoice
 {
-    /** Number of faults that are said of a chain. */
+    /** Number of faults that are said of a chain, and that are offered at a link. */
     public const MAX_FAULTS = 3;
+    public const MAX_AT_LINK = 6;
 
     public function __construct(private Advice $advice)
     {
@@ -42,11 +43,11 @@ final readonly class FaultChoice
         $timing = $result->timing->linkTo($link + 1);
         $cause = null === $timing || Verdict::Flows === $timing->verdict ? null : $timing->cause;
 
-        return $this->inOrder([
+        return \array_slice($this->inOrder([
             ...(null === $cause ? [] : ['cause:'.$cause->value]),
             ...ReminderChoice::topicsOf($items[$link + 1]),
             ...ReminderChoice::topicsOf($items[$link]),
-        ]);
+        ]), 0, self::MAX_AT_LINK);
     }
 
     /**

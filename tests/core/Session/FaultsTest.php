@@ -49,8 +49,8 @@ final class FaultsTest extends TestCase
         self::assertSame(['cause:turn', 'cross'], self::topics($choice->atLink(self::check('2 2'), 0), 2));
         // It flows, so what comes is looked at first, then what was before.
         self::assertSame(
-            ['liver-hook', 'body-hook', 'hook', 'cross', 'straight'],
-            self::topics($choice->atLink(self::check('1 2 3b'), 1), 9),
+            ['liver-hook', 'body-hook', 'hook'],
+            self::topics($choice->atLink(self::check('1 2 3b'), 1), 3),
         );
         self::assertSame(['footwork', 'hook'], self::topics($choice->atLink(self::check('3 exit'), 0), 9));
     }

@@ -27,8 +27,10 @@ export default function AdviceScreen() {
         {(lists) => (
           <div className="columns">
             <Reminders key={`r${lists.remindersVersion}`} advice={lists} />
-            <Faults key={`f${lists.faultsVersion}`} advice={lists} />
-            <Exercises key={`e${lists.exercisesVersion}`} advice={lists} />
+            <div>
+              <Faults key={`f${lists.faultsVersion}`} advice={lists} />
+              <Exercises key={`e${lists.exercisesVersion}`} advice={lists} />
+            </div>
           </div>
         )}
       </Loaded>
