@@ -52,7 +52,7 @@ const worker = VitePWA({
   workbox: {
     globPatterns: ["wall.html", "mark.svg", "assets/*.{js,css,woff2}"],
     navigateFallback: "/wall.html",
-    navigateFallbackAllowlist: [/^\/(wall|follow)\//],
+    navigateFallbackAllowlist: [/^\/(wall|follow|at-home)\//],
     inlineWorkboxRuntime: true,
     skipWaiting: true,
     clientsClaim: true,

@@ -462,6 +462,17 @@ final class DependencyTest
             'App\Combination',
             'App\Print',
         ],
+        'App\AtHome' => [
+            'App\Store',
+            'App\Http',
+            'App\Audit',
+            'App\Gym',
+            'App\Account',
+            'App\Numbering',
+            'App\Combination',
+            'App\Plan',
+            'App\Voice',
+        ],
         'App\Vocabulary' => ['App\Card', 'App\Exchange', 'App\Print'],
         'App\Maintenance' => [
             'App\Security',

@@ -21,7 +21,9 @@ const SHOW_END_MS = 15 * 60_000;
 /** The wall of the gym: time left, what now, what next, who works; readable from eight metres. */
 export function WallScreen({ screenKey }: { screenKey: string }) {
   const { client, view } = useScreen(screenKey);
-  const sound = useSound(client, view, screenKey);
+  const clips =
+    view.run && view.programme ? `/api/screens/${screenKey}/clips/${view.run.id}/${view.programme.version}` : null;
+  const sound = useSound(client, view.programme, clips);
   const [corner, setCorner] = useState(false);
   useTick();
   useAwake();

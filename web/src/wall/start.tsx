@@ -7,6 +7,7 @@ import "../ui/base.css";
 import { createRoot } from "react-dom/client";
 import { AthleteScreen } from "./AthleteScreen";
 import { DeviceScreen } from "./DeviceScreen";
+import { HomeScreen } from "./HomeScreen";
 import { WallScreen } from "./WallScreen";
 
 const [, what, key = "", part] = window.location.pathname.split("/");
@@ -21,6 +22,9 @@ function page() {
   }
   if (what === "follow") {
     return <AthleteScreen screenKey={key} />;
+  }
+  if (what === "at-home") {
+    return <HomeScreen sessionKey={key} />;
   }
   return part === "device" ? <DeviceScreen screenKey={key} /> : <WallScreen screenKey={key} />;
 }

@@ -1,7 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import type { Programme } from "../api/client";
+import type { Programme, RunState } from "../api/client";
 import { Player } from "./player";
-import type { ScreenClient, ScreenView } from "./screenClient";
 import { checkSounds, type SoundCheck } from "./soundCheck";
 import { soundsOf } from "./sounds";
 import { positionAt, stands } from "./state";
@@ -25,17 +24,28 @@ export interface SoundState {
   check: () => Promise<SoundCheck | null>;
 }
 
+/** What is heard: a programme and where it is. */
+export interface SoundSource {
+  view: { run: { state: RunState } | null };
+  clock: { now: () => number };
+  subscribe: (listener: () => void) => () => void;
+}
+
 const stored = (name: string, usual: string) => localStorage.getItem(name) ?? usual;
 
-/** The sound of a screen: bells, claps and calls on time. */
-export function useSound(client: ScreenClient, view: ScreenView, key: string): SoundState {
+/**
+ * The sound of a screen: bells, claps and calls on time.
+ *
+ * @param clipAddress the folder from which the clips are loaded; null while it is not known
+ */
+export function useSound(client: SoundSource, programme: Programme | null, clipAddress: string | null): SoundState {
   const context = useRef<AudioContext | null>(null);
   const player = useRef<Player | null>(null);
   const [needsPress, setNeedsPress] = useState(true);
   const [volume, keepVolume] = useState(() => Number(stored("wall volume", "1")));
   const [muted, keepMuted] = useState(() => stored("wall muted", "no") === "yes");
   const [missing, setMissing] = useState(0);
-  const sounds = useMemo(() => (view.programme ? soundsOf(view.programme) : []), [view.programme]);
+  const sounds = useMemo(() => (programme ? soundsOf(programme) : []), [programme]);
 
   const begin = useCallback(() => {
     if (typeof AudioContext === "undefined") {
@@ -63,35 +73,33 @@ export function useSound(client: ScreenClient, view: ScreenView, key: string): S
     player.current?.volume(muted ? 0 : volume);
   }, [muted, volume]);
 
-  const run = view.run?.id;
   const fetchClips = useCallback(
-    async (programme: Programme) => {
+    async (of: Programme) => {
       let failed = 0;
-      for (const clip of new Set(programme.said.map((said) => said.clip))) {
+      for (const clip of new Set(of.said.map((said) => said.clip))) {
         const now = player.current;
         if (now === null || now.has(clip)) {
           continue;
         }
         try {
-          await now.add(clip, await clipFile(`/api/screens/${key}/clips/${run}/${programme.version}/${clip}`, clip));
+          await now.add(clip, await clipFile(`${clipAddress}/${clip}`, clip));
         } catch {
           failed += 1;
         }
       }
       setMissing(failed);
     },
-    [key, run],
+    [clipAddress],
   );
-  const { programme } = view;
   useEffect(() => {
-    if (programme === null) {
+    if (programme === null || clipAddress === null) {
       return;
     }
     void fetchClips(programme);
     // Missing clips are requested again.
     const again = setInterval(() => void fetchClips(programme), 15_000);
     return () => clearInterval(again);
-  }, [programme, fetchClips]);
+  }, [programme, clipAddress, fetchClips]);
 
   useEffect(() => {
     const plan = () => {
@@ -119,7 +127,7 @@ export function useSound(client: ScreenClient, view: ScreenView, key: string): S
     muted,
     missing,
     allow: begin,
-    check: async () => (view.programme && player.current ? checkSounds(view.programme, player.current.buffers) : null),
+    check: async () => (programme && player.current ? checkSounds(programme, player.current.buffers) : null),
     setVolume: (next) => {
       localStorage.setItem("wall volume", String(next));
       keepVolume(next);

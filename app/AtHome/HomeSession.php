@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\AtHome;
+
+use Periplus\App\Numbering\GymNumbering;
+use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Plan\PlanCheck;
+use Periplus\App\Store\NotFound;
+use Periplus\App\Voice\Clips;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Session\Wall\Utterance;
+use Periplus\Core\Session\Wall\WallDocument;
+use Periplus\Core\Session\Wall\WallSerializer;
+
+use function Periplus\Core\Language\t;
+
+/** Computes what a phone plays of a linked session: the document of a wall, with the gym's voice. */
+final readonly class HomeSession
+{
+    public function __construct(private PlanCheck $check, private GymNumberings $numberings, private Clips $clips)
+    {
+    }
+
+    /**
+     * @param string|null $numbering in which the athlete reads; that of the plan when null
+     *
+     * @return array<string, mixed> docs/formats/wall.md
+     *
+     * @throws NotFound when there is no such numbering
+     */
+    public function document(SessionLink $link, ?string $numbering): array
+    {
+        $document = $this->read($link, $numbering);
+        $digests = $this->clips->digests(self::texts($document));
+
+        return [
+            ...(array) $document,
+            'version' => 1,
+            'said' => array_map(
+                static fn (Utterance $said): array => [...(array) $said, 'clip' => $digests[$said->text]],
+                $document->said,
+            ),
+        ];
+    }
+
+    /** @return list<array{id: string, name: string}> in which it can be read */
+    public function numberings(): array
+    {
+        return array_map(
+            static fn (GymNumbering $one): array => ['id' => $one->numbering->id, 'name' => $one->numbering->name],
+            array_values($this->numberings->all()),
+        );
+    }
+
+    /** Returns the sound of a clip of that session; null when the session does not use it. */
+    public function clip(SessionLink $link, string $digest): ?string
+    {
+        $text = array_search($digest, $this->clips->digests(self::texts($this->read($link, null))), true);
+
+        return false === $text ? null : $this->clips->sound($digest, $text);
+    }
+
+    private function read(SessionLink $link, ?string $numbering): WallDocument
+    {
+        return WallSerializer::serialize(
+            $this->check->programme($link->content()),
+            $this->clips->settings()->style(),
+            null === $numbering ? null : $this->numbering($numbering),
+        );
+    }
+
+    private function numbering(string $id): Numbering
+    {
+        return $this->numberings->all()[$id]->numbering
+            ?? throw new NotFound(t('There is no such numbering. It may have been archived.'));
+    }
+
+    /** @return list<string> each once */
+    private static function texts(WallDocument $document): array
+    {
+        return array_values(array_unique(array_map(
+            static fn (Utterance $said): string => $said->text,
+            $document->said,
+        )));
+    }
+}
