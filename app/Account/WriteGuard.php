@@ -40,8 +40,10 @@ final readonly class WriteGuard
                 t('This is larger than the {largest} kB the server takes at a time.', largest: $largest / 1024),
             );
         }
-        // A screen authenticates by the key in its URL, which no other site knows; sessions are ignored there.
-        if (!str_starts_with($request->getPathInfo(), '/api/screens/') && !$this->token->isValid($request)) {
+        // Screens and phones authenticate by the key in their URL, which no other site knows; sessions are ignored
+        // there.
+        $hasKey = 1 === preg_match('#^/api/(screens|athlete-sessions)/#', $request->getPathInfo());
+        if (!$hasKey && !$this->token->isValid($request)) {
             throw new NotAllowed(t('This page is out of date. Reload it and try again.'), 'token-missing');
         }
     }

@@ -13,14 +13,22 @@ use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Session\Wall\Utterance;
 use Periplus\Core\Session\Wall\WallDocument;
 use Periplus\Core\Session\Wall\WallSerializer;
+use Symfony\Contracts\Cache\CacheInterface;
+use Symfony\Contracts\Cache\ItemInterface;
 
 use function Periplus\Core\Language\t;
 
 /** Computes what a phone plays of a linked session: the document of a wall, with the gym's voice. */
 final readonly class HomeSession
 {
-    public function __construct(private PlanCheck $check, private GymNumberings $numberings, private Clips $clips)
-    {
+    private const KEPT_SECONDS = 600;
+
+    public function __construct(
+        private PlanCheck $check,
+        private GymNumberings $numberings,
+        private Clips $clips,
+        private CacheInterface $cache,
+    ) {
     }
 
     /**
@@ -57,7 +65,16 @@ final readonly class HomeSession
     /** Returns the sound of a clip of that session; null when the session does not use it. */
     public function clip(SessionLink $link, string $digest): ?string
     {
-        $text = array_search($digest, $this->clips->digests(self::texts($this->read($link, null))), true);
+        // A phone asks for all clips one after the other, and the programme is computed once for them.
+        $texts = $this->cache->get(
+            \sprintf('at-home.%d.%s', $link->id(), md5(serialize($this->clips->settings()->style()))),
+            function (ItemInterface $kept) use ($link): array {
+                $kept->expiresAfter(self::KEPT_SECONDS);
+
+                return self::texts($this->read($link, null));
+            },
+        );
+        $text = array_search($digest, $this->clips->digests($texts), true);
 
         return false === $text ? null : $this->clips->sound($digest, $text);
     }

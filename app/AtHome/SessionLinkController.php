@@ -7,7 +7,6 @@ namespace Periplus\App\AtHome;
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\ApiProblem;
-use Periplus\App\Http\HeavyWork;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Store\Refused;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -48,7 +47,6 @@ final readonly class SessionLinkController
 
     /** Returns a session by the key in its URL, without sign-in. */
     #[Route('/api/athlete-sessions/{key<[0-9a-f]{32}>}', methods: 'GET')]
-    #[HeavyWork]
     public function read(string $key, #[MapQueryParameter] ?string $numbering = null): JsonResponse
     {
         $link = $this->links->withKey($key);

@@ -15,6 +15,7 @@ final readonly class Rounding
     /** Rounds drawing units. */
     public static function units(float $units): float
     {
-        return round($units, 2);
+        // Without a minus before 0.
+        return round($units, 2) + 0.0;
     }
 }

@@ -34,7 +34,7 @@ const MAY_USE: Record<string, string[]> = {
   reports: ["combination-line", "library-search", "plot", "sessions"],
   review: ["check", "combination-line", "compare", "play"],
   run: ["library-search", "wall"],
-  sessions: ["check", "combination-line", "library-search", "run"],
+  sessions: ["cards", "check", "combination-line", "library-search", "run"],
   "sign-in": [],
   wall: ["combination-line", "from-above"],
   "verdict-changes": [],

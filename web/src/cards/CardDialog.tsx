@@ -10,6 +10,7 @@ import { Dialog } from "../ui/Dialog";
 import { Failure } from "../ui/Failure";
 import { Segmented } from "../ui/Segmented";
 import { GROUPS, STANCES } from "../ui/words";
+import SessionLinkDialog from "./SessionLinkDialog";
 import { useCreateCard } from "./useCards";
 import "./cards.css";
 
@@ -30,7 +31,13 @@ export default function CardDialog({ combinations, onClose }: Props) {
     stance: "orthodox",
     group: "open",
   });
+  const [asSession, setAsSession] = useState(false);
   const put = (change: Partial<Draft>) => setDraft((now) => ({ ...now, ...change }));
+  if (asSession) {
+    return (
+      <SessionLinkDialog name={draft.name} of={{ combinations: combinations.map(({ id }) => id) }} onClose={onClose} />
+    );
+  }
   return (
     <Dialog
       title={t`Card for athletes`}
@@ -62,6 +69,11 @@ export default function CardDialog({ combinations, onClose }: Props) {
             The link needs no account and contains no names. It shows the combinations as they are today, and stops
             working once it is revoked.
           </Trans>
+        </p>
+        <p className="small">
+          <button type="button" className="link-button" onClick={() => setAsSession(true)}>
+            <Trans>Make a session of it that a phone plays: two minutes for each, with rests</Trans>
+          </button>
         </p>
         <Failure error={create.error} />
       </Flex>

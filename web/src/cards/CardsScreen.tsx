@@ -1,15 +1,16 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Flex, Modal } from "antd";
+import { Button, Flex } from "antd";
 import { Link, useSearchParams } from "react-router";
 import type { Card } from "../api/client";
 import { Loaded } from "../ui/Loaded";
 import { LogNav } from "../ui/LogNav";
-import { layers } from "../ui/layers";
 import { QrCode } from "../ui/QrCode";
 import { useNotice } from "../ui/useNotice";
 import { day } from "../ui/words";
+import { SessionLinkList } from "./SessionLinkList";
 import { cardAddress, useCards, useRevokeCard } from "./useCards";
+import { useConfirmRevoke } from "./useConfirmRevoke";
 import "./cards.css";
 
 /** Lists the cards of athletes. */
@@ -45,6 +46,7 @@ export default function CardsScreen() {
           <Row key={card.id} card={card} withCode={card.id === shown} />
         ))}
       </Flex>
+      <SessionLinkList shown={Number(address.get("link"))} />
     </main>
   );
 }
@@ -54,20 +56,7 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
   const notice = useNotice();
   const address = cardAddress(card.key);
   const isOpen = card.revokedAt === null;
-  const [modal, modalHolder] = Modal.useModal();
-  const ask = () =>
-    modal.confirm({
-      getContainer: layers,
-      title: t`Revoke “${card.name}”?`,
-      content: t`The link no longer works for anybody.`,
-      okText: t`Revoke it`,
-      cancelText: t`Keep it`,
-      onOk: () =>
-        revoke
-          .mutateAsync(card.id)
-          .then(() => notice.done(t`Revoked. The link no longer works.`))
-          .catch(notice.failed),
-    });
+  const [ask, modalHolder] = useConfirmRevoke(card.name, () => revoke.mutateAsync(card.id));
   return (
     <li className={`panel card-row${isOpen ? "" : " card-revoked"}`}>
       {modalHolder}

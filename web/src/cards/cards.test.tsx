@@ -7,6 +7,7 @@ import { serve } from "../testing/page";
 import { Around, type Asked, heldServer } from "../testing/server";
 import CardDialog from "./CardDialog";
 import CardsScreen from "./CardsScreen";
+import SessionLinkDialog from "./SessionLinkDialog";
 
 afterEach(() => {
   cleanup();
@@ -56,7 +57,11 @@ test("the code of a new card is open, and a revoked card has no link any more", 
 });
 
 test("a card is revoked only after a question", async () => {
-  const asked = at("/cards", { "GET /api/cards": { cards: [CARD] } }, <CardsScreen />);
+  const asked = at(
+    "/cards",
+    { "GET /api/cards": { cards: [CARD] }, "GET /api/session-links": { links: [] } },
+    <CardsScreen />,
+  );
   fireEvent.click(await screen.findByRole("button", { name: "Revoke" }));
   fireEvent.click(await screen.findByRole("button", { name: "Keep it" }));
   expect(asked).toEqual([]);
@@ -66,6 +71,46 @@ test("a card is revoked only after a question", async () => {
   await waitFor(() =>
     expect(asked.map(({ method, path }) => `${method} ${path}`)).toEqual(["POST /api/cards/4/revoke"]),
   );
+});
+
+const LINK = {
+  id: 9,
+  key: KEY,
+  name: "Evening, alone",
+  lengthMs: 750_000,
+  endsOn: "2999-12-29",
+  finished: 2,
+  creator: "Mara Quist",
+  createdAt: "2026-11-26T10:00:00Z",
+  revokedAt: null,
+};
+
+test("a session to do at home shows how often it was finished, and one that has ended has no link", async () => {
+  const over = { ...LINK, id: 8, name: "Last winter", endsOn: "2026-01-10", finished: 0 };
+  at(
+    "/cards?link=9",
+    { "GET /api/cards": { cards: [] }, "GET /api/session-links": { links: [LINK, over] } },
+    <CardsScreen />,
+  );
+  expect(await screen.findByText(/12:30 in all · finished 2 times/)).toBeDefined();
+  expect(screen.getByText(/nobody finished it yet/)).toBeDefined();
+  expect(screen.getByText(/ended on 10 Jan 2026/)).toBeDefined();
+  expect(screen.getAllByRole("link", { name: "Open it" }).map((link) => link.getAttribute("href"))).toEqual([
+    `/at-home/${KEY}`,
+  ]);
+});
+
+test("a link to a session is made with the day on which it ends", async () => {
+  const asked = at(
+    "/sessions/5",
+    { "POST /api/session-links": LINK },
+    <SessionLinkDialog name="Evening" of={{ plan: 5 }} onClose={vi.fn()} />,
+  );
+  fireEvent.change(screen.getByLabelText("Name"), { target: { value: "Evening, alone" } });
+  fireEvent.click(screen.getByRole("button", { name: "Make the link" }));
+  await waitFor(() => expect(asked).toHaveLength(1));
+  expect(asked[0]?.body).toMatchObject({ name: "Evening, alone", plan: 5 });
+  expect((asked[0]?.body as { endsOn: string }).endsOn).toMatch(/^\d{4}-\d\d-\d\d$/);
 });
 
 test("a card is made of the chosen combinations and then shown", async () => {

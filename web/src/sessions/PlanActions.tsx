@@ -9,7 +9,7 @@ import { todayInGym } from "../ui/words";
 import type { Planner } from "./usePlanner";
 import { useCreatePlan } from "./usePlans";
 
-export type PlanDialog = "press" | "versions" | "settings" | "run";
+export type PlanDialog = "press" | "versions" | "settings" | "run" | "link";
 
 interface Props {
   plan: Plan;
@@ -101,12 +101,13 @@ function MoreMenu({ plan, draft, onOpen, onShelve }: MoreProps) {
           { key: "settings", label: t`Rules, medium, tracks …` },
           { key: "versions", label: t`History` },
           ...(canBeLogged(draft) ? [{ key: "log", label: t`Log as planned` }] : []),
+          { key: "link", label: t`Link for athletes` },
           { key: "copy", label: t`Copy` },
           { key: "template", label: t`Save as a template` },
           { key: "archive", label: plan.archived ? t`Restore the session` : t`Archive the session`, danger: true },
         ],
         onClick: ({ key }) => {
-          if (key === "settings" || key === "versions") {
+          if (key === "settings" || key === "versions" || key === "link") {
             onOpen(key);
           } else if (key === "log") {
             void navigate(`/logbook/new?plan=${plan.id}`);

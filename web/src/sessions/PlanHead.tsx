@@ -6,6 +6,7 @@ import { Link } from "react-router";
 import { bounds } from "../api/bounds";
 import type { Plan, SessionDocument } from "../api/client";
 import { useCourses } from "../api/useCourses";
+import SessionLinkDialog from "../cards/SessionLinkDialog";
 import { StartDialog } from "../run/StartDialog";
 import { DayField } from "../ui/DayField";
 import { Dialog } from "../ui/Dialog";
@@ -107,6 +108,7 @@ function PlanDialogs({ plan, planner, document, open, onReasons, onClose }: Dial
     <>
       {open === "press" && <GenerateSession planner={planner} onClose={onClose} onReasons={onReasons} />}
       {open === "run" && <StartDialog plan={plan} onClose={onClose} />}
+      {open === "link" && <SessionLinkDialog name={plan.name} of={{ plan: plan.id }} onClose={onClose} />}
       {open === "versions" && <Versions plan={plan} planner={planner} onClose={onClose} />}
       <Dialog open={open === "settings"} onClose={onClose} title={t`Rules, medium, tracks`}>
         <PlanSettings planner={planner} document={document} />

@@ -1,0 +1,105 @@
+import { afterEach, expect, test } from "vitest";
+import { serve } from "../testing/page";
+import { HomeSession, LEAD_IN_MS } from "./homeSession";
+import type { Store } from "./store";
+
+afterEach(() => serve(null));
+
+const SESSION = {
+  gym: "Saltworks",
+  name: "Alone",
+  endsOn: "2026-12-29",
+  numberings: [],
+  programme: { lengthMs: 60_000 },
+};
+
+function memory(): Store & { kept: Map<string, unknown> } {
+  const kept = new Map<string, unknown>();
+  return {
+    kept,
+    read: async <T>(key: string) => kept.get(key) as T | undefined,
+    write: async (key, value) => {
+      kept.set(key, value);
+    },
+  };
+}
+
+function made(store: Store, numbering: string | null = null) {
+  const time = { now: 1000 };
+  return { time, client: new HomeSession({ key: "k", numbering, store, local: () => time.now }) };
+}
+
+const answer = (body: unknown, status = 200) =>
+  new Response(status === 204 ? null : JSON.stringify(body), {
+    status,
+    headers: { "Content-Type": "application/json" },
+  });
+
+test("what was loaded once is there without the server, for each numbering of its own", async () => {
+  const store = memory();
+  serve(async () => answer(SESSION));
+  await made(store).client.load();
+  serve(async () => {
+    throw new TypeError("away");
+  });
+  const { client } = made(store);
+  await client.load();
+  expect(client.view.session?.name).toBe("Alone");
+  expect(client.view.away).toBe(false);
+  const other = made(store, "body-pairs").client;
+  await other.load();
+  expect(other.view).toMatchObject({ session: null, away: true });
+});
+
+test("a revoked link is said and forgotten, also what was kept of it", async () => {
+  const store = memory();
+  serve(async () => answer(SESSION));
+  const { client } = made(store);
+  await client.load();
+  serve(async () => answer({ title: "This session is no longer available." }, 410));
+  await client.load();
+  expect(client.view).toMatchObject({ session: null, run: null, refused: "This session is no longer available." });
+  expect(store.kept.get("at-home k ")).toBeUndefined();
+});
+
+test("it begins after a lead-in, stands while it is paused, jumps and begins again", () => {
+  const { client, time } = made(memory());
+  client.begin();
+  expect(client.position()).toBe(-LEAD_IN_MS);
+  time.now += LEAD_IN_MS + 5000;
+  expect(client.position()).toBe(5000);
+  client.pause();
+  time.now += 60_000;
+  expect(client.position()).toBe(5000);
+  client.resume();
+  time.now += 1000;
+  expect(client.position()).toBe(6000);
+  client.jump(30_000);
+  time.now += 500;
+  expect(client.position()).toBe(30_500);
+  client.begin();
+  expect(client.position()).toBe(-LEAD_IN_MS);
+});
+
+test("an end is counted once, and told when the server is there again", async () => {
+  const store = memory();
+  let told = 0;
+  serve(async () => {
+    throw new TypeError("away");
+  });
+  const { client } = made(store);
+  client.begin();
+  await client.finish();
+  await client.finish();
+  expect(store.kept.get("at-home finished k")).toBe(1);
+  serve(async (request) => {
+    told += request.method === "POST" ? 1 : 0;
+    return request.method === "POST" ? answer(null, 204) : answer(SESSION);
+  });
+  await made(store).client.load();
+  await expect.poll(() => told).toBe(1);
+  await expect.poll(() => store.kept.get("at-home finished k")).toBe(0);
+  client.begin();
+  await client.finish();
+  expect(told).toBe(2);
+});
