@@ -15,7 +15,7 @@ import "./cards.css";
 export function SessionLinkList({ shown }: { shown: number }) {
   const links = useSessionLinks();
   return (
-    <section aria-label={t`Sessions to do at home`}>
+    <section className="session-links" aria-label={t`Sessions to do at home`}>
       <h2>
         <Trans>Sessions to do at home</Trans>
       </h2>

@@ -103,7 +103,7 @@ test("a session to do at home shows how often it was finished, and one that has 
 test("a link to a session is made with the day on which it ends", async () => {
   const asked = at(
     "/sessions/5",
-    { "POST /api/session-links": LINK },
+    {},
     <SessionLinkDialog name="Evening" of={{ plan: 5 }} onClose={vi.fn()} />,
   );
   fireEvent.change(await screen.findByLabelText("Name"), { target: { value: "Evening, alone" } });
