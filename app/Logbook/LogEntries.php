@@ -152,6 +152,24 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
     }
 
     /**
+     * @param list<int> $plans
+     *
+     * @return array<int, LogEntry> the entries of planned sessions, by the plan
+     */
+    public function ofPlans(array $plans): array
+    {
+        $entries = [];
+        $found = $this->whole(
+            $this->earliestFirst()->andWhere('e.plan IN (:plans)')->setParameter('plans', $plans),
+        );
+        foreach ($found as $entry) {
+            $entries[(int) $entry->plan()?->id()] = $entry;
+        }
+
+        return $entries;
+    }
+
+    /**
      * Returns which planned sessions are logged: by their own entry, or by one of their course and day without a plan.
      *
      * @param list<PlanRow> $plans that have a start

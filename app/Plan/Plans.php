@@ -142,6 +142,20 @@ final class Plans extends ServiceEntityRepository implements HasQuota
         return array_column($rows, 'content');
     }
 
+    /**
+     * @param list<int> $ids
+     *
+     * @return array<int, array<mixed>> the written plans by their id
+     */
+    public function contents(array $ids): array
+    {
+        /** @var list<array{id: int, content: array<mixed>}> $rows */
+        $rows = $this->createQueryBuilder('p')->select('p.id, p.content')->where('p.id IN (:ids)')
+            ->setParameter('ids', $ids)->getQuery()->getResult();
+
+        return array_column($rows, 'content', 'id');
+    }
+
     /** @throws NotFound */
     public function get(int $id): Plan
     {

@@ -23,6 +23,8 @@ readonly class FiguresDocument
     public array $sides;
     /** @var array<string, float> */
     public array $limbs;
+    /** @var array<string, array<string, float>> by limb and side */
+    public array $limbSides;
     /** @var array<string, float> */
     public array $targets;
     /** @var array<string, int> */
@@ -41,12 +43,15 @@ readonly class FiguresDocument
             $weapons[$family] = $tenth($figures->weapon($family));
         }
         $this->weapons = new \ArrayObject($weapons);
-        $sides = $limbs = $targets = $stances = [];
+        $sides = $limbs = $limbSides = $targets = $stances = [];
         foreach (Side::cases() as $side) {
             $sides[$side->value] = $tenth($figures->side($side));
         }
         foreach (Limb::cases() as $limb) {
             $limbs[$limb->value] = $tenth($figures->limb($limb));
+            foreach (Side::cases() as $side) {
+                $limbSides[$limb->value][$side->value] = $tenth($figures->limbOfSide($side, $limb));
+            }
         }
         foreach (Target::cases() as $target) {
             $targets[$target->word()] = $tenth($figures->target($target));
@@ -56,6 +61,7 @@ readonly class FiguresDocument
         }
         $this->sides = $sides;
         $this->limbs = $limbs;
+        $this->limbSides = $limbSides;
         $this->targets = $targets;
         $this->stanceMs = $stances;
         $this->openings = $tenth($figures->openings());

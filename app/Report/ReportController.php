@@ -29,6 +29,7 @@ final readonly class ReportController
         private LoadReports $load,
         private LinkReports $links,
         private FaultReports $faults,
+        private PlannedReports $planned,
         private LogTotals $totals,
         private Briefs $briefs,
         private DueList $due,
@@ -78,6 +79,18 @@ final readonly class ReportController
     ): JsonResponse {
         return new JsonResponse(
             $this->links->compute($this->filter($from, $to, $course), $this->numberings->forUser($user)),
+        );
+    }
+
+    #[Route('/api/reports/planned', methods: 'GET')]
+    public function planned(
+        #[CurrentUser] User $user,
+        #[MapQueryParameter] ?string $from = null,
+        #[MapQueryParameter] ?string $to = null,
+        #[MapQueryParameter] ?int $course = null,
+    ): JsonResponse {
+        return new JsonResponse(
+            $this->planned->compute($this->filter($from, $to, $course), $this->numberings->forUser($user)),
         );
     }
 

@@ -562,6 +562,63 @@ final class LogbookTest extends ApiTestCase
         self::assertSame(['the arm swings wide'], $due[0]['faults'], 'those of the last time alone');
     }
 
+    public function testWhatWasPlannedStandsBesideWhatWasDone(): void
+    {
+        /** @var array<string, int> $ids */
+        $ids = self::service(Connection::class)->fetchAllKeyValue('SELECT name, id FROM combination');
+        $set = [
+            'drill' => 'repeat',
+            'combinations' => [
+                ['chain' => '1 2 3 exit', 'id' => $ids['Front porch'], 'name' => 'Front porch'],
+                ['chain' => '1 2 3b exit', 'id' => $ids['Cellar window'], 'name' => 'Cellar window'],
+            ],
+        ];
+        $round = ['seconds' => 600, 'rest' => 0, 'sets' => [$set]];
+        $plan = fn (string $day): int => $this->ask('POST', '/api/plans', [
+            'name' => 'Planned',
+            'course' => $this->course,
+            'startsAt' => $day.'T18:00',
+            'content' => ['blocks' => [['kind' => 'rounds', 'name' => 'Rounds', 'rounds' => [$round]]]],
+        ])->id();
+        $done = $plan('2026-11-17');
+        $waiting = $plan('2026-11-19');
+        $this->log('2026-11-17', ['Front porch' => 6], ['plan' => $done]);
+
+        $report = $this->ask('GET', '/api/reports/planned?from=2026-11-01&to=2026-11-26')->body;
+        /**
+         * @var list<array{
+         *     plan: int,
+         *     entry: int|null,
+         *     plannedMs: int,
+         *     doneMs: int|null,
+         *     left: list<array{name: string}>,
+         *     added: list<mixed>,
+         * }> $sessions
+         */
+        $sessions = $report['sessions'];
+        self::assertSame([$waiting, $done], array_column($sessions, 'plan'), 'the latest first');
+        self::assertNull($sessions[0]['entry']);
+        self::assertSame([600_000, []], [$sessions[0]['plannedMs'], $sessions[0]['left']]);
+        self::assertSame(['Cellar window'], array_column($sessions[1]['left'], 'name'));
+        self::assertSame([], $sessions[1]['added']);
+        self::assertSame([1, 600_000], [$report['logged'], $report['plannedMs']]);
+        self::assertSame(
+            [],
+            $this->ask('GET', '/api/reports/planned?from=2026-11-20&to=2026-11-26')->body['sessions'],
+        );
+    }
+
+    public function testTheSidesOfEachLimbAddUpToTheSides(): void
+    {
+        $this->log('2026-11-17', ['Front porch' => 6]);
+        /** @var array{sides: array<string, float>, limbSides: array<string, array<string, float>>} $sum */
+        $sum = $this->ask('GET', '/api/reports/load?from=2026-11-01&to=2026-11-26')->body['sum'];
+        self::assertGreaterThan(0.0, $sum['sides']['left']);
+        foreach ($sum['sides'] as $side => $strikes) {
+            self::assertEqualsWithDelta($strikes, array_sum(array_column($sum['limbSides'], $side)), 0.3);
+        }
+    }
+
     public function testALinkOffersTheFaultsOfTheGymAndKeepsTheOneThatWasSeen(): void
     {
         $id = $this->logged('2026-11-17', ['Front porch' => 3]);

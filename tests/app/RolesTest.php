@@ -168,6 +168,7 @@ final class RolesTest extends ApiTestCase
         'GET /api/reports/drilled' => [401, 200, 200],
         'GET /api/reports/load' => [401, 200, 200],
         'GET /api/reports/links' => [401, 200, 200],
+        'GET /api/reports/planned' => [401, 200, 200],
         'GET /api/reports/faults' => [401, 200, 200],
         'GET /api/reports/month' => [401, 200, 200],
         'GET /api/reports/month.pdf/{month}' => [401, 200, 200],

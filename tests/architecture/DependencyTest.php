@@ -440,6 +440,7 @@ final class DependencyTest
             'App\Print',
             'App\Measure',
             'App\Logbook',
+            'App\Plan',
         ],
         'App\LogFile' => [
             'App\Security',

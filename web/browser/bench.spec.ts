@@ -151,6 +151,7 @@ test("no screen is wider than a phone", async ({ page }) => {
     "/setup",
     "/reports/links",
     "/reports/faults",
+    "/reports/planned",
   ]) {
     await page.goto(address);
     await expect(page.locator(SIGNS[address] ?? ".combination-line").first()).toBeVisible();

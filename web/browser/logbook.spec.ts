@@ -315,6 +315,7 @@ test("every page of the logbook has nothing that keeps people out, in both theme
     "/reports/balance",
     "/reports/links",
     "/reports/faults",
+    "/reports/planned",
     `/reports/due?course=${beginners}`,
     `/reports/path?course=${beginners}&to=${goal.id}`,
     "/reports/month",

@@ -43,6 +43,7 @@ final readonly class Figures implements \JsonSerializable
         $kinds = [
             'side' => $load->bySide,
             'limb' => $load->byLimb,
+            'limb of side' => $load->byLimbOfSide,
             'weapon' => $load->byWeapon,
             'strike' => $load->byStrike,
             'target' => $load->byTarget,
@@ -103,6 +104,12 @@ final readonly class Figures implements \JsonSerializable
     public function limb(Limb $limb): float
     {
         return $this->values['limb '.$limb->value] ?? 0.0;
+    }
+
+    /** Returns what that limb of that side threw; 0 also for sessions of earlier versions, which did not count it. */
+    public function limbOfSide(Side $side, Limb $limb): float
+    {
+        return $this->values['limb of side '.$side->value.' '.$limb->value] ?? 0.0;
     }
 
     public function target(Target $target): float

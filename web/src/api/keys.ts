@@ -40,6 +40,7 @@ export function reportsChanged(queries: QueryClient): void {
     "/api/reports/load",
     "/api/reports/links",
     "/api/reports/faults",
+    "/api/reports/planned",
     "/api/reports/month",
     "/api/courses/{id}/due",
     "/api/courses/{id}/path",

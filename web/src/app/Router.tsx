@@ -44,6 +44,7 @@ const Drilled = screen(() => import("../reports/DrilledScreen"));
 const Weapons = screen(() => import("../reports/WeaponsScreen"));
 const Balance = screen(() => import("../reports/BalanceScreen"));
 const Links = screen(() => import("../reports/LinksScreen"));
+const Planned = screen(() => import("../reports/PlannedScreen"));
 const Faults = screen(() => import("../reports/FaultsScreen"));
 const Due = screen(() => import("../reports/DueScreen"));
 const Path = screen(() => import("../reports/PathScreen"));
@@ -79,6 +80,7 @@ const router = createBrowserRouter([
           { path: "reports/balance", element: <Balance /> },
           { path: "reports/links", element: <Links /> },
           { path: "reports/faults", element: <Faults /> },
+          { path: "reports/planned", element: <Planned /> },
           { path: "reports/due", element: <Due /> },
           { path: "reports/path", element: <Path /> },
           { path: "reports/month", element: <Month /> },

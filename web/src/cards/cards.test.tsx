@@ -101,11 +101,7 @@ test("a session to do at home shows how often it was finished, and one that has 
 });
 
 test("a link to a session is made with the day on which it ends", async () => {
-  const asked = at(
-    "/sessions/5",
-    {},
-    <SessionLinkDialog name="Evening" of={{ plan: 5 }} onClose={vi.fn()} />,
-  );
+  const asked = at("/sessions/5", {}, <SessionLinkDialog name="Evening" of={{ plan: 5 }} onClose={vi.fn()} />);
   fireEvent.change(await screen.findByLabelText("Name"), { target: { value: "Evening, alone" } });
   fireEvent.click(screen.getByRole("button", { name: "Make the link" }));
   await waitFor(() => expect(asked).toHaveLength(1));

@@ -91,6 +91,7 @@ function Shares({ sum }: { sum: LoadReport["sum"] }) {
           { name: t`knees`, tone: "rear", value: sum.limbs.knee, says: count(sum.limbs.knee) },
         ]}
       />
+      <LimbSides sum={sum} />
       <Share
         title={t`What a repetition opens with`}
         parts={[
@@ -104,6 +105,44 @@ function Shares({ sum }: { sum: LoadReport["sum"] }) {
         ]}
       />
     </section>
+  );
+}
+
+const LIMBS = [
+  { limb: "hand", title: t`Hands, left and right` },
+  { limb: "elbow", title: t`Elbows, left and right` },
+  { limb: "leg", title: t`Kicks, left and right` },
+  { limb: "knee", title: t`Knees, left and right` },
+] as const;
+
+/** The sides of each limb that was used; sessions of before this was counted are not in it, and that is said. */
+function LimbSides({ sum }: { sum: LoadReport["sum"] }) {
+  const counted = LIMBS.reduce((all, { limb }) => all + sum.limbSides[limb].left + sum.limbSides[limb].right, 0);
+  const all = sum.sides.left + sum.sides.right;
+  const share = all > 0 ? counted / all : 1;
+  return (
+    <>
+      {LIMBS.filter(({ limb }) => sum.limbSides[limb].left + sum.limbSides[limb].right > 0).map(({ limb, title }) => (
+        <Share
+          key={limb}
+          title={title}
+          parts={(["left", "right"] as const).map((side) => ({
+            name: side === "left" ? t`left` : t`right`,
+            tone: side === "left" ? "lead" : "rear",
+            value: sum.limbSides[limb][side],
+            says: count(sum.limbSides[limb][side]),
+          }))}
+        />
+      ))}
+      {share < 0.99 && (
+        <p className="small">
+          <Trans>
+            The sides of each limb are known for {Math.round(100 * share)} % of these strikes: earlier sessions did not
+            count them.
+          </Trans>
+        </p>
+      )}
+    </>
   );
 }
 

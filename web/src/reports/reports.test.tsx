@@ -11,6 +11,7 @@ import BalanceScreen from "./BalanceScreen";
 import DueScreen from "./DueScreen";
 import FaultsScreen from "./FaultsScreen";
 import LinksScreen from "./LinksScreen";
+import PlannedScreen from "./PlannedScreen";
 import WeaponsScreen from "./WeaponsScreen";
 
 const week = (of: string, orthodox: number, southpaw: number, jabs: number) => ({
@@ -23,6 +24,12 @@ const week = (of: string, orthodox: number, southpaw: number, jabs: number) => (
   weapons: { straight: 2 * jabs },
   sides: { left: jabs, right: jabs },
   limbs: { hand: 2 * jabs, elbow: 0, leg: 0, knee: 0 },
+  limbSides: {
+    hand: { left: jabs, right: 0 },
+    elbow: { left: 0, right: 0 },
+    leg: { left: 0, right: 0 },
+    knee: { left: 0, right: 0 },
+  },
   targets: { head: 2 * jabs, body: 0, leg: 0 },
   stanceMs: { orthodox, southpaw },
   openings: jabs,
@@ -61,6 +68,37 @@ const TABLE = {
   "GET /api/courses": { courses: [{ id: 3, name: "Tuesday", archived: false, levels: [1] }] },
   "GET /api/reports/load": LOAD,
   "GET /api/reports/links": { from: "2026-09-07", to: "2026-11-27", links: [LINK] },
+  "GET /api/reports/planned": {
+    from: "2026-09-07",
+    to: "2026-11-27",
+    logged: 1,
+    plannedMs: 3_600_000,
+    doneMs: 3_300_000,
+    sessions: [
+      {
+        plan: 3,
+        entry: null,
+        name: "Tuesday",
+        course: null,
+        day: "2026-11-24",
+        plannedMs: 3_600_000,
+        doneMs: null,
+        left: [],
+        added: [],
+      },
+      {
+        plan: 2,
+        entry: 9,
+        name: "Monday",
+        course: "Beginners",
+        day: "2026-11-23",
+        plannedMs: 3_600_000,
+        doneMs: 3_300_000,
+        left: [brief("Cellar window")],
+        added: [{ ...brief("Front porch"), id: 8 }],
+      },
+    ],
+  },
   "GET /api/reports/faults": {
     from: "2026-09-07",
     to: "2026-11-27",
@@ -134,6 +172,31 @@ test("the plot of stances has a table with the same numbers", async () => {
   expect(rows).toEqual(["2026-11-09200", "2026-11-161010"]);
   expect(screen.getByText("Only 25 % of the minutes are in the southpaw stance.")).toBeTruthy();
   expect(screen.getAllByText("75 %")).toBeTruthy();
+});
+
+test("a planned session stands beside what was done, and one without an entry is logged with a press", async () => {
+  shown(<PlannedScreen />);
+  expect(
+    await screen.findByText(/1 of 2 planned sessions are in the logbook: 55 min done of 60 min planned/),
+  ).toBeTruthy();
+  const [waiting, done] = screen.getAllByRole("row").slice(1) as [HTMLElement, HTMLElement];
+  expect(within(waiting).getByRole("link", { name: "log it as planned" }).getAttribute("href")).toBe(
+    "/logbook/new?plan=3",
+  );
+  expect(within(done).getByRole("link", { name: "55 min" }).getAttribute("href")).toBe("/logbook/9");
+  expect(
+    within(done)
+      .getAllByRole("cell")
+      .slice(4)
+      .map((cell) => cell.textContent),
+  ).toEqual(["Cellar window", "Front porch"]);
+});
+
+test("the sides of a limb are shown, and for how many strikes they are known", async () => {
+  shown(<BalanceScreen />);
+  expect(await screen.findByText("Hands, left and right")).toBeTruthy();
+  expect(screen.queryByText("Knees, left and right")).toBeNull();
+  expect(screen.getByText(/known for \d+ % of these strikes/)).toBeTruthy();
 });
 
 test("a fault that comes back stands with its months, what mends it, and where it was seen", async () => {

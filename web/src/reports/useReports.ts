@@ -74,6 +74,15 @@ export function useFaults(asked: Asked) {
   );
 }
 
+export function usePlanned(asked: Asked) {
+  return server.useQuery(
+    "get",
+    "/api/reports/planned",
+    { params: { query: asked } },
+    { placeholderData: keepPreviousData },
+  );
+}
+
 export function useMonth(month: string | null) {
   return server.useQuery(
     "get",

@@ -10,6 +10,7 @@ const PLACES = [
   { to: "/reports/balance", label: t`Balance` },
   { to: "/reports/links", label: t`Links` },
   { to: "/reports/faults", label: t`Faults` },
+  { to: "/reports/planned", label: t`Planned` },
   { to: "/reports/due", label: t`Due` },
   { to: "/reports/path", label: t`Path` },
   { to: "/reports/month", label: t`Month` },
