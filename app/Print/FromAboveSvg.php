@@ -32,7 +32,7 @@ final class FromAboveSvg
         $moment = $view->moments[$shown];
         $them = $view->opponents[$moment->them];
         $this->svg = '';
-        $this->path($them->power, fill: 'breaks-light');
+        $this->path($them->reach, fill: 'breaks-light');
         if (null !== $moment->way && $shown > 0) {
             $this->feet($view->moments[$shown - 1]->us, null);
         }

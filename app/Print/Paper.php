@@ -57,7 +57,7 @@ final readonly class Paper
     private const LEGEND = 'Time runs to the right, height is the target. Light with a point: lead; solid: rear; '
         .'hollow: a feint; heavy: hard; touching: together. A coloured gap with its ms is a wait, until weight, '
         .'hips, limb or distance are there. The ribbon is the weight, front foot above; the dashed line the hips. '
-        .'Feet from above, dashed where they were. Red: their power hand and what it reaches.';
+        .'Feet from above, dashed where they were. Red: their rear hand and what it reaches.';
 
     public function __construct(
         private CheckSerializer $serializer,

@@ -18,7 +18,7 @@ final readonly class DrawnMoment
      * @param int $distanceCm between the middles of both stances
      * @param int $angle how far the athlete is off the line in which the opponent faces, degrees
      * @param 'left'|'right'|null $side to which, as the athlete began; null on the line
-     * @param bool $isReached whether the power hand reaches the athlete
+     * @param bool $isReached whether the rear hand reaches the athlete
      * @param string $sentence all of it in words
      */
     public function __construct(

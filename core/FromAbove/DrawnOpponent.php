@@ -9,23 +9,23 @@ use Periplus\Core\Technique\Role;
 /** An opponent seen from above, in guard. */
 final readonly class DrawnOpponent
 {
-    /** Room for the name of the power hand beside it, cm. */
+    /** Room for the name of the rear hand beside it, cm. */
     private const NAME = 40.0;
 
     /**
      * @param list<DrawnPart> $parts
-     * @param string $power SVG path of what their power hand reaches without a turn of the feet
+     * @param string $reach SVG path of what their rear hand reaches without a turn of the feet
      * @param float $liverX where their liver is, cm
      */
     public function __construct(
         public array $parts,
-        public string $power,
+        public string $reach,
         public float $liverX,
         public float $liverY,
     ) {
     }
 
-    /** Returns where the name of the power hand ends, beside it and away from the head, in cm. */
+    /** Returns where the name of the rear hand ends, beside it and away from the head, in cm. */
     public function nameX(): float
     {
         $at = ['hand' => 0.0, 'head' => 0.0];

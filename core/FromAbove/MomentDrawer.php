@@ -15,7 +15,7 @@ use Periplus\Core\Floor\Build;
 use Periplus\Core\Floor\FloorData;
 use Periplus\Core\Floor\Place;
 use Periplus\Core\Floor\Point;
-use Periplus\Core\Floor\PowerHand;
+use Periplus\Core\Floor\RearHand;
 use Periplus\Core\Floor\Standing;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Technique\Head;
@@ -37,11 +37,6 @@ final readonly class MomentDrawer
     private const SHORTEST_WAY = 0.1;
     /** A foot that goes less than this stays, m. */
     private const STAYS = 0.02;
-    /** Where organs and thighs are on an opponent, m: to the side of the middle of the body, and in front of it. */
-    private const ORGAN_ASIDE = 0.15;
-    private const ORGAN_AHEAD = 0.06;
-    private const TRUNK_AHEAD = 0.11;
-    private const THIGH_ASIDE = 0.08;
     /** Share of the way from start to end by which a strike that comes round leaves it, and the least, m. */
     private const BULGE = 0.45;
     private const LEAST_BULGE = 0.12;
@@ -73,12 +68,12 @@ final readonly class MomentDrawer
         );
         $hips = $place->us->middle->moved($place->us->heading, $hipsAhead);
         $head = $this->head($item, $place->us, $hips);
-        $power = new PowerHand($place->them, $this->build);
+        $rearHand = new RearHand($place->them, $this->build);
         $angle = $this->angle($place);
         $distance = (int) round(100 * $place->us->middle->distanceTo($place->them->middle));
         $side = abs($angle) < self::ON_LINE ? null : ($angle > 0.0 ? 'left' : 'right');
         // From where the athlete stands, not from where they lean for a moment.
-        $isReached = $power->reaches($this->head($item, $place->us, $place->us->middle));
+        $isReached = $rearHand->reaches($this->head($item, $place->us, $place->us->middle));
 
         return new DrawnMoment(
             at: $place->at,
@@ -103,7 +98,7 @@ final readonly class MomentDrawer
 
         return new DrawnOpponent(
             $this->athlete($them, 0.0, $them->middle, $them->middle, null),
-            (new PowerHand($them, $this->build))->path(),
+            (new RearHand($them, $this->build))->path(),
             round(100 * $liver->x, 1),
             round(100 * $liver->y, 1),
         );
@@ -247,7 +242,7 @@ final readonly class MomentDrawer
             return match (true) {
                 \in_array(Contact::Liver, $contacts, true) => $this->organ($them, Side::Right),
                 \in_array(Contact::Spleen, $contacts, true) => $this->organ($them, Side::Left),
-                default => $middle->moved($middle->directionTo($from), self::TRUNK_AHEAD),
+                default => $middle->moved($middle->directionTo($from), $this->data->value('trunkAhead')),
             };
         }
         $thigh = $middle->towards($them->foot(Role::Lead, $this->build), 0.5);
@@ -257,7 +252,7 @@ final readonly class MomentDrawer
             default => 0.0,
         };
 
-        return $thigh->moved($them->heading, 0.0, $outward * $them->sign(Role::Lead) * self::THIGH_ASIDE);
+        return $thigh->moved($them->heading, 0.0, $outward * $them->sign(Role::Lead) * $this->data->value('thighAside'));
     }
 
     /** Returns where an organ is that the opponent has on that side: the liver on the right, the spleen on the left. */
@@ -265,8 +260,8 @@ final readonly class MomentDrawer
     {
         return $them->middle->moved(
             $them->hips(0.0),
-            self::ORGAN_AHEAD,
-            (Side::Left === $side ? -1.0 : 1.0) * self::ORGAN_ASIDE,
+            $this->data->value('organAhead'),
+            (Side::Left === $side ? -1.0 : 1.0) * $this->data->value('organAside'),
         );
     }
 
@@ -320,7 +315,7 @@ final readonly class MomentDrawer
                 );
 
         return $isReached
-            ? t('{where}; their power hand reaches.', where: $where)
-            : t('{where}; their power hand does not reach without a turn.', where: $where);
+            ? t('{where}; their rear hand reaches.', where: $where)
+            : t('{where}; their rear hand does not reach without a turn.', where: $where);
     }
 }

@@ -8,7 +8,7 @@ test("a chain is seen from above beside its line, and plays with it", async ({ p
   await page.goto(bench(LIVER));
   const figure = page.getByRole("figure", { name: "From above" });
   await expect(figure).toContainText("Closed guard, 95 cm apart");
-  await expect(figure).toContainText("in reach of their power hand");
+  await expect(figure).toContainText("in reach of their rear hand");
   const head = figure.locator(".floor-us .floor-head");
   const placed = () => head.evaluate((one: SVGElement) => one.style.transform);
   const start = await placed();
@@ -46,7 +46,7 @@ test("the mirror and both opponents are seen at once, and the way out with them"
 
   // Where a step to the side of their rear hand stays in its reach, the other one leaves it.
   for (const [chain, reach] of [
-    ["1 2 step-lead", "in reach of their power hand"],
+    ["1 2 step-lead", "in reach of their rear hand"],
     ["1 2 step-rear", "out of its reach"],
   ] as const) {
     await page.goto(bench(chain));

@@ -31,7 +31,7 @@ export function Floor({ drawing, view, shown, small = false }: Props) {
           <path d="M0 0L8 4L0 8Z" className="floor-arrow" />
         </marker>
       </defs>
-      <path d={them.power} className={moment.isReached ? "floor-power floor-power-reached" : "floor-power"} />
+      <path d={them.reach} className={moment.isReached ? "floor-reach floor-reach-met" : "floor-reach"} />
       <TheirLine {...{ moment, them }} bottom={top + height} />
       {moved && <Feet drawing={drawing} parts={before.us} className="floor-was" />}
       <Athlete drawing={drawing} parts={them.parts} who="them" />
@@ -170,24 +170,24 @@ function Names({
   them: OpponentFromAbove;
   small: boolean;
 }) {
-  const power = parts.find(({ part, role }) => part === "hand" && role === "rear");
+  const hand = parts.find(({ part, role }) => part === "hand" && role === "rear");
   const them = parts.find(({ part }) => part === "head");
   const { blow } = moment;
-  if (!power || !them) {
+  if (!hand || !them) {
     return null;
   }
   const size = width * (small ? LETTERS.small : LETTERS.alone);
-  const isLeft = power.x < them.x;
+  const isLeft = hand.x < them.x;
   const blowIsLeft = (blow?.x ?? 0) < them.x;
   return (
     <g className="floor-names" style={{ fontSize: `${size}px` }}>
       {!small && (
         <text
-          x={power.x + (isLeft ? -13 : 13)}
-          y={power.y + size * 0.9}
+          x={hand.x + (isLeft ? -13 : 13)}
+          y={hand.y + size * 0.9}
           className={isLeft ? "floor-name-end" : undefined}
         >
-          {t`power hand`}
+          {t`rear hand`}
         </text>
       )}
       {blow && (blow.isLiver || blow.isSpleen) && (

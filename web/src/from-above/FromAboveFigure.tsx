@@ -70,7 +70,7 @@ function Where({ moment, isOpen }: { moment: ViewFromAbove["moments"][number]; i
       {moment.at === null && (isOpen ? <Trans>Open guard, </Trans> : <Trans>Closed guard, </Trans>)}
       {apart}
       <br />
-      {moment.isReached ? <Trans>in reach of their power hand</Trans> : <Trans>out of its reach</Trans>}
+      {moment.isReached ? <Trans>in reach of their rear hand</Trans> : <Trans>out of its reach</Trans>}
     </>
   );
 }

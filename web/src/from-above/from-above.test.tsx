@@ -40,11 +40,11 @@ test("screen and paper place feet, hips and shoulders at the same points", () =>
   }
 });
 
-test("the picture names the item, the distance and the reach of the power hand", () => {
+test("the picture names the item, the distance and the reach of the rear hand", () => {
   show();
   expect(screen.getByText("Start")).toBeTruthy();
   expect(screen.getByText(/Closed guard, .*95 cm apart/)).toBeTruthy();
-  expect(screen.getByText(/in reach of their power hand/)).toBeTruthy();
+  expect(screen.getByText(/in reach of their rear hand/)).toBeTruthy();
 });
 
 test("its own keys step through the items without touching the selection of the line", () => {

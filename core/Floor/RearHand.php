@@ -7,7 +7,7 @@ namespace Periplus\Core\Floor;
 use Periplus\Core\Technique\Role;
 
 /** What the rear hand of an opponent reaches without a turn of the feet: a sector in front of its shoulder. */
-final readonly class PowerHand
+final readonly class RearHand
 {
     private Point $shoulder;
     /** Its edges in degrees clockwise from up the picture, the left one of the opponent first. */
@@ -21,11 +21,11 @@ final readonly class PowerHand
         $sign = $them->sign(Role::Rear);
         $this->shoulder = $them->middle->moved($them->shoulders(0.0), 0.0, $sign * $build->halfShoulders);
         $edges = [
-            $them->heading - $sign * $data->value('powerAcross'),
-            $them->heading + $sign * $data->value('powerOut'),
+            $them->heading - $sign * $data->value('rearHandAcross'),
+            $them->heading + $sign * $data->value('rearHandOut'),
         ];
         [$this->from, $this->to] = [min($edges), max($edges)];
-        $this->reach = $data->value('powerReach');
+        $this->reach = $data->value('rearHandReach');
     }
 
     /** Tells whether it reaches that point. */
