@@ -26,6 +26,10 @@ class Course implements Versioned, \JsonSerializable
     #[ORM\Column(nullable: true)]
     private ?\DateTimeImmutable $archivedAt = null;
 
+    /** Null until something is written into it. */
+    #[ORM\Column(type: SyllabusType::NAME, nullable: true)]
+    private ?Syllabus $syllabus = null;
+
     public function __construct(
         #[ORM\Column(length: 80)]
         private string $name,
@@ -53,6 +57,11 @@ class Course implements Versioned, \JsonSerializable
         return $this->content;
     }
 
+    public function syllabus(): Syllabus
+    {
+        return $this->syllabus ?? new Syllabus();
+    }
+
     public function isArchived(): bool
     {
         return null !== $this->archivedAt;
@@ -62,6 +71,13 @@ class Course implements Versioned, \JsonSerializable
     {
         $this->name = $name;
         $this->content = $content;
+        $this->editor = $editor;
+        $this->updatedAt = $now;
+    }
+
+    public function teach(Syllabus $syllabus, User $editor, \DateTimeImmutable $now): void
+    {
+        $this->syllabus = $syllabus;
         $this->editor = $editor;
         $this->updatedAt = $now;
     }

@@ -95,6 +95,22 @@ final class Courses extends ServiceEntityRepository
         });
     }
 
+    public function teach(int $id, int $basedOn, Syllabus $syllabus, User $editor): Course
+    {
+        return $this->versions->change(Course::class, $id, $basedOn, self::MISSING, function (Course $course) use (
+            $syllabus,
+            $editor,
+        ): void {
+            $course->teach($syllabus, $this->accounts->managed($editor), $this->clock->now());
+            $this->record(
+                $course,
+                $editor,
+                'course.syllabus',
+                t('changed the syllabus of the course “{course}”', course: $course->name()),
+            );
+        });
+    }
+
     public function archive(int $id, int $basedOn, User $editor): Course
     {
         return $this->versions->change(Course::class, $id, $basedOn, self::MISSING, function (Course $course) use (

@@ -56,7 +56,7 @@ final readonly class Candidates
         // Combinations that the course has had are always included, so that the least drilled one is not left to
         // chance.
         $rows = [
-            ...$this->combinations->summaries(array_keys($history)),
+            ...$this->combinations->summaries([...$aim->combinations, ...array_keys($history)]),
             ...$this->combinations->sample(
                 $level,
                 array_values($not),

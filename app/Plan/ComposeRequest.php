@@ -22,7 +22,10 @@ final readonly class ComposeRequest
             notInRangeMessage: 'A generated session lasts {{ min }} to {{ max }} minutes.',
         )]
         public ?int $minutes = null,
-        #[Assert\Choice(choices: ['due', 'theme', 'weapon'], message: 'The aim is due, theme or weapon.')]
+        #[Assert\Choice(
+            choices: ['due', 'syllabus', 'theme', 'weapon'],
+            message: 'The aim is due, syllabus, theme or weapon.',
+        )]
         public string $aim = 'due',
         public ?string $value = null,
         #[Assert\Range(min: 0, max: 2_147_483_647, notInRangeMessage: 'The seed is a whole number from 0.')]

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App\Plan;
 
+use Periplus\App\Course\Course;
 use Periplus\App\Course\Courses;
+use Periplus\App\Gym\GymSettings;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
@@ -15,6 +17,8 @@ use Periplus\Core\Session\Compose\Composition;
 use Periplus\Core\Session\Compose\Wishes;
 use Periplus\Core\Session\Format\Progression;
 
+use function Periplus\Core\Language\t;
+
 /** Generates a session: passes the requirements, the course's history and the library to the core. */
 final readonly class SessionComposer
 {
@@ -24,6 +28,7 @@ final readonly class SessionComposer
         private Courses $courses,
         private Candidates $candidates,
         private GymHouseRules $rules,
+        private GymSettings $gym,
     ) {
     }
 
@@ -37,7 +42,9 @@ final readonly class SessionComposer
         $course = $this->courses->get($request->course);
         $content = $course->content();
         try {
-            $aim = Aim::of($request->aim, $request->value);
+            $aim = 'syllabus' === $request->aim
+                ? $this->week($course, $request->value)
+                : Aim::of($request->aim, $request->value);
         } catch (\DomainException $unknown) {
             throw Invalid::field('value', $unknown->getMessage());
         }
@@ -78,6 +85,33 @@ final readonly class SessionComposer
                 $this->candidates->history($course->id(), $past),
             ),
             $reader,
+        );
+    }
+
+    /**
+     * Returns the aim of a week of the course's syllabus.
+     *
+     * @param string|null $week its number from 1; the week of today when null
+     *
+     * @throws \DomainException when there is nothing in it
+     */
+    private function week(Course $course, ?string $week): Aim
+    {
+        $syllabus = $course->syllabus();
+        $place = null === $week ? $syllabus->weekOn($this->gym->today()->format('Y-m-d')) : (int) $week - 1;
+        $taught = $syllabus->weeks[$place ?? -1] ?? null;
+        if (null === $taught || [] === $taught->combinations) {
+            throw new \DomainException(
+                t('The syllabus of this course has no combinations for that week. Write them into it first.'),
+            );
+        }
+        $number = 1 + (int) $place;
+
+        return Aim::ofWeek(
+            '' === $taught->theme
+                ? t('week {number}', number: $number)
+                : t('week {number}, {theme}', number: $number, theme: $taught->theme),
+            $taught->combinations,
         );
     }
 }

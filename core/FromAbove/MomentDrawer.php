@@ -252,7 +252,9 @@ final readonly class MomentDrawer
             default => 0.0,
         };
 
-        return $thigh->moved($them->heading, 0.0, $outward * $them->sign(Role::Lead) * $this->data->value('thighAside'));
+        $aside = $outward * $them->sign(Role::Lead) * $this->data->value('thighAside');
+
+        return $thigh->moved($them->heading, 0.0, $aside);
     }
 
     /** Returns where an organ is that the opponent has on that side: the liver on the right, the spleen on the left. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\App;
 
+use Periplus\App\Gym\GymSettings;
+use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** Courses, and sessions that are generated for them. */
@@ -45,6 +47,110 @@ final class CourseTest extends ApiTestCase
 
         self::assertSame(422, $answer->status);
         self::assertStringContainsString($sentence, $answer->title());
+    }
+
+    public function testASyllabusSaysWeekByWeekWhatIsTaughtAndWhatIsNew(): void
+    {
+        $this->signIn('head');
+        $course = $this->ask('POST', '/api/courses', self::course())->id();
+        $ids = [];
+        foreach (['1 2', '1 2 3', '1 2 3b'] as $chain) {
+            $ids[] = $this->ask(
+                'POST',
+                '/api/combinations',
+                self::combination(['name' => 'C '.$chain, 'text' => $chain]),
+            )->id();
+        }
+        $empty = $this->ask('GET', "/api/courses/$course/syllabus")->body;
+        self::assertSame([[], 1, null], [$empty['weeks'], $empty['version'], $empty['now']]);
+
+        $today = self::service(GymSettings::class)->today();
+        $weeks = [
+            ['theme' => 'straights', 'combinations' => [$ids[0]]],
+            ['theme' => 'hooks', 'note' => 'slowly', 'combinations' => [$ids[1], $ids[2]]],
+        ];
+        $body = ['startsOn' => $today->modify('-7 days')->format('Y-m-d'), 'weeks' => $weeks];
+        $written = $this->ask('PUT', "/api/courses/$course/syllabus", $body, ['If-Match' => '"1"']);
+        self::assertSame(200, $written->status, $written->raw);
+        self::assertSame([2, 1], [$written->body['version'], $written->body['now']]);
+        /**
+         * @var list<array{
+         *     theme: string,
+         *     monday: string,
+         *     isReached: bool,
+         *     combinations: list<array{buildsOn: string|null, new: list<string>, times: int, held: bool|null}>,
+         * }> $read
+         */
+        $read = $written->body['weeks'];
+        self::assertSame(['straights', 'hooks'], array_column($read, 'theme'));
+        self::assertSame($today->modify('monday this week')->format('Y-m-d'), $read[1]['monday']);
+        self::assertFalse($read[0]['isReached']);
+        self::assertSame([null, ['jab → cross']], [
+            $read[0]['combinations'][0]['buildsOn'],
+            $read[0]['combinations'][0]['new'],
+        ]);
+        self::assertSame(['C 1 2', ['cross → lead hook']], [
+            $read[1]['combinations'][0]['buildsOn'],
+            $read[1]['combinations'][0]['new'],
+        ]);
+        self::assertSame(
+            412,
+            $this->ask('PUT', "/api/courses/$course/syllabus", $body, ['If-Match' => '"1"'])->status,
+        );
+
+        // Generating follows the week of today, and says so.
+        $made = $this->ask('POST', '/api/plans/compose', ['course' => $course, 'aim' => 'syllabus', 'seed' => 3]);
+        self::assertSame(200, $made->status, $made->raw);
+        self::assertStringContainsString('week 2, hooks', $made->raw);
+        self::assertIsArray($made->body['content']);
+        $name = $made->body['content']['name'] ?? null;
+        self::assertIsString($name);
+        self::assertStringEndsWith(': week 2, hooks', $name);
+        self::assertStringContainsString('"C 1 2 3b"', $made->raw);
+        $other = $this->ask(
+            'POST',
+            '/api/plans/compose',
+            ['course' => $course, 'aim' => 'syllabus', 'value' => '9', 'seed' => 3],
+        );
+        self::assertSame(422, $other->status);
+
+        // What was drilled and held is reached.
+        $logged = $this->ask('POST', '/api/logbook/entries', [
+            'id' => 'entry-syllabus',
+            'day' => $today->format('Y-m-d'),
+            'course' => $course,
+            'combinations' => [['combination' => $ids[0], 'minutes' => 5]],
+        ]);
+        self::assertSame(201, $logged->status, $logged->raw);
+        $after = $this->ask('GET', "/api/courses/$course/syllabus")->body['weeks'];
+        self::assertIsArray($after);
+        self::assertSame([true, false], array_column($after, 'isReached'));
+    }
+
+    /** @param array<string, mixed> $with */
+    #[TestWith([['startsOn' => 'soon'], 'A day is written as 2026-11-26.'])]
+    #[TestWith([['weeks' => [['combinations' => ['x']]]], 'Give each combination by its id.'])]
+    public function testAWrongSyllabusIsRefused(array $with, string $sentence): void
+    {
+        $this->signIn('head');
+        $course = $this->ask('POST', '/api/courses', self::course())->id();
+        $answer = $this->ask(
+            'PUT',
+            "/api/courses/$course/syllabus",
+            ['weeks' => [], ...$with],
+            ['If-Match' => '"1"'],
+        );
+        self::assertSame(422, $answer->status);
+        self::assertStringContainsString($sentence, $answer->raw);
+    }
+
+    /** TCPDF triggers a deprecation notice at every use. */
+    #[IgnoreDeprecations]
+    public function testASyllabusIsPrinted(): void
+    {
+        $this->signIn('head');
+        $course = $this->ask('POST', '/api/courses', self::course())->id();
+        self::assertStringStartsWith('%PDF-', $this->ask('GET', "/api/courses/$course/syllabus.pdf")->raw);
     }
 
     public function testASessionInOnePressComesFromTheLibraryAndSaysWhy(): void

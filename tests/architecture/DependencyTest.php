@@ -463,6 +463,18 @@ final class DependencyTest
             'App\Combination',
             'App\Print',
         ],
+        'App\Syllabus' => [
+            'App\Security',
+            'App\Http',
+            'App\Gym',
+            'App\Account',
+            'App\Numbering',
+            'App\Combination',
+            'App\Course',
+            'App\Print',
+            'App\Logbook',
+            'App\Report',
+        ],
         'App\AtHome' => [
             'App\Store',
             'App\Http',

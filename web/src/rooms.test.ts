@@ -36,6 +36,7 @@ const MAY_USE: Record<string, string[]> = {
   run: ["library-search", "wall"],
   sessions: ["cards", "check", "combination-line", "library-search", "run"],
   "sign-in": [],
+  syllabus: ["library-search"],
   wall: ["combination-line", "from-above"],
   "verdict-changes": [],
   words: [],

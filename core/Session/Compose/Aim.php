@@ -13,8 +13,28 @@ use function Periplus\Core\Language\t;
 /** The subject of a generated session: a theme, a weapon, or what is due. */
 final readonly class Aim
 {
-    private function __construct(public AimKind $kind, public ?Theme $theme = null, public ?Limb $weapon = null)
+    /**
+     * @param string $name of the week, where it follows a syllabus
+     * @param list<int> $combinations of that week
+     */
+    private function __construct(
+        public AimKind $kind,
+        public ?Theme $theme = null,
+        public ?Limb $weapon = null,
+        private string $name = '',
+        public array $combinations = [],
+    ) {
+    }
+
+    /**
+     * Follows a week of a syllabus.
+     *
+     * @param string $name of the week, such as "week 3, the liver"
+     * @param list<int> $combinations by id
+     */
+    public static function ofWeek(string $name, array $combinations): self
     {
+        return new self(AimKind::Syllabus, name: $name, combinations: $combinations);
     }
 
     /** @throws \DomainException when there is no such theme or weapon */
@@ -22,6 +42,9 @@ final readonly class Aim
     {
         return match (AimKind::tryFrom($kind)) {
             AimKind::Due => new self(AimKind::Due),
+            AimKind::Syllabus => throw new \DomainException(
+                t('A session that follows the syllabus needs a course with one that is running.'),
+            ),
             AimKind::Theme => new self(
                 AimKind::Theme,
                 theme: Theme::tryFrom((string) $value)
@@ -40,6 +63,7 @@ final readonly class Aim
     {
         return match ($this->kind) {
             AimKind::Due => true,
+            AimKind::Syllabus => \in_array($candidate->id, $this->combinations, true),
             AimKind::Theme => null !== $this->theme
                 && ($this->theme->holds($candidate->inStance->chain)
                     || \in_array($this->theme->title(), $candidate->themes, true)),
@@ -56,6 +80,7 @@ final readonly class Aim
     {
         return match ($this->kind) {
             AimKind::Due => t('what is due'),
+            AimKind::Syllabus => $this->name,
             AimKind::Theme => $this->theme?->title() ?? '',
             AimKind::Weapon => null === $this->weapon ? '' : $this->weapon->value.'s',
         };

@@ -107,7 +107,9 @@ final readonly class Selection
             $known += array_fill_keys($choice->candidate->links(), true);
         }
         $isNewCourse = [] === $known;
-        $most = (int) SessionValues::builtIn()->value('known');
+        // A syllabus says itself what is new in its week.
+        $isWritten = AimKind::Syllabus === $this->wishes->aim->kind && [] === $before;
+        $most = $isWritten ? \PHP_INT_MAX : (int) SessionValues::builtIn()->value('known');
         $chosen = [];
         while (\count($chosen) < $count) {
             $next = null;

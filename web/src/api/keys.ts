@@ -44,6 +44,7 @@ export function reportsChanged(queries: QueryClient): void {
     "/api/reports/month",
     "/api/courses/{id}/due",
     "/api/courses/{id}/path",
+    "/api/courses/{id}/syllabus",
   );
 }
 

@@ -44,6 +44,7 @@ const Drilled = screen(() => import("../reports/DrilledScreen"));
 const Weapons = screen(() => import("../reports/WeaponsScreen"));
 const Balance = screen(() => import("../reports/BalanceScreen"));
 const Links = screen(() => import("../reports/LinksScreen"));
+const Syllabus = screen(() => import("../syllabus/SyllabusScreen"));
 const Planned = screen(() => import("../reports/PlannedScreen"));
 const Faults = screen(() => import("../reports/FaultsScreen"));
 const Due = screen(() => import("../reports/DueScreen"));
@@ -81,6 +82,7 @@ const router = createBrowserRouter([
           { path: "reports/links", element: <Links /> },
           { path: "reports/faults", element: <Faults /> },
           { path: "reports/planned", element: <Planned /> },
+          { path: "courses/:id/syllabus", element: <Syllabus /> },
           { path: "reports/due", element: <Due /> },
           { path: "reports/path", element: <Path /> },
           { path: "reports/month", element: <Month /> },

@@ -86,6 +86,9 @@ function CourseRow({ course, coming, making, mayEdit, next, onEdit, onHand, onPr
       <div>
         <h3>
           {course.name}
+          <Link to={`/courses/${course.id}/syllabus`} className="beside-title">
+            <Trans>Syllabus</Trans>
+          </Link>
           {mayEdit && (
             <button type="button" className="link-button" onClick={() => onEdit(course)}>
               <Trans>Edit</Trans>

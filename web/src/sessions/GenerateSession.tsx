@@ -15,12 +15,13 @@ import { composed } from "./usePlans";
 
 /** What a session is about; the value is a theme or a limb. */
 interface Goal {
-  aim: "due" | "theme" | "weapon";
+  aim: "due" | "syllabus" | "theme" | "weapon";
   value: string | null;
 }
 
 const AIMS: { value: Goal["aim"]; label: string }[] = [
   { value: "due", label: t`What is due` },
+  { value: "syllabus", label: t`The syllabus` },
   { value: "theme", label: t`A theme` },
   { value: "weapon", label: t`A weapon` },
 ];

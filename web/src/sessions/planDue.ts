@@ -15,14 +15,27 @@ async function freeStart(course: Course): Promise<string> {
   return `${nextDay(course, today, taken)}T${course.time ?? "18:00"}`;
 }
 
-/** Generates the next session of a course from what is due. */
+/** Returns the number of the week of the syllabus that a day is in; null where nothing is written for it. */
+async function weekOf(course: Course, day: string): Promise<number | null> {
+  const { weeks } = await answered(api.GET("/api/courses/{id}/syllabus", { params: { path: { id: course.id } } }));
+  const at = weeks.findIndex(({ monday }) => monday !== null && monday <= day && day < addDays(monday, 7));
+  return at >= 0 && (weeks[at]?.combinations.length ?? 0) > 0 ? at + 1 : null;
+}
+
+/** Generates the next session of a course: from the week of its syllabus, otherwise from what is due. */
 export async function planDue(course: Course): Promise<{ plan: Plan; composition: Composition }> {
   const seed = 1 + Math.floor(Math.random() * 99_999);
-  const composition = await composed({ course: course.id, aim: "due", seed });
+  const startsAt = await freeStart(course);
+  const week = await weekOf(course, startsAt.slice(0, 10));
+  const composition = await composed({
+    course: course.id,
+    ...(week === null ? { aim: "due" as const } : { aim: "syllabus" as const, value: String(week) }),
+    seed,
+  });
   const body = {
     name: String(composition.content.name ?? course.name),
     course: course.id,
-    startsAt: await freeStart(course),
+    startsAt,
     content: composition.content,
   };
   return { plan: await answered(api.POST("/api/plans", { body })), composition };

@@ -84,7 +84,7 @@ export async function fixed(content: PlanContent, warning: string): Promise<Plan
 export async function composed(body: {
   course: number;
   minutes?: number | null;
-  aim?: "due" | "theme" | "weapon";
+  aim?: "due" | "syllabus" | "theme" | "weapon";
   value?: string | null;
   seed?: number;
   locked?: PlanContent | null;

@@ -1,0 +1,159 @@
+import { useDraggable, useDroppable } from "@dnd-kit/core";
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
+import { Button, Flex, Input } from "antd";
+import { Link } from "react-router";
+import { bounds, maxItems } from "../api/bounds";
+import type { Syllabus } from "../api/client";
+import { CombinationPick } from "../library-search/CombinationPick";
+import { day } from "../ui/words";
+import type { DraftCombination, DraftWeek } from "./syllabusDraft";
+
+interface Props {
+  week: DraftWeek;
+  at: number;
+  /** The place of the last week. */
+  last: number;
+  /** As it is stored, with what the logbook says. */
+  syllabus: Syllabus;
+  mayEdit: boolean;
+  onChange: (week: DraftWeek) => void;
+  onMove: (to: number) => void;
+  onRemove: () => void;
+}
+
+/** A week: its theme, its combinations with what was reached of them, and its note. */
+export function WeekCard({ week, at, last, syllabus, mayEdit, onChange, onMove, onRemove }: Props) {
+  const drag = useDraggable({ id: week.key, disabled: !mayEdit });
+  const drop = useDroppable({ id: week.key });
+  const stored = syllabus.weeks[at];
+  const number = at + 1;
+  const isFull = week.combinations.length >= maxItems("SyllabusWeekRequest", "combinations");
+  return (
+    <li
+      ref={drop.setNodeRef}
+      className={`panel syllabus-week${syllabus.now === at ? " is-now" : ""}${drop.isOver ? " is-over" : ""}`}
+      aria-label={t`Week ${number}`}
+    >
+      <Flex component="header" wrap align="center" gap="small">
+        {mayEdit && (
+          <button
+            type="button"
+            ref={drag.setNodeRef}
+            className="syllabus-handle"
+            {...drag.attributes}
+            {...drag.listeners}
+            aria-label={t`Move week ${number}`}
+          >
+            ⠿
+          </button>
+        )}
+        <b className="syllabus-number">{number}</b>
+        <Input
+          value={week.theme}
+          {...bounds("SyllabusWeekRequest", "theme")}
+          readOnly={!mayEdit}
+          placeholder={t`Theme of the week`}
+          aria-label={t`Theme of week ${number}`}
+          className="syllabus-theme"
+          onChange={({ target }) => onChange({ ...week, theme: target.value })}
+        />
+        <span className="small">
+          {stored?.monday && day(stored.monday)}
+          {syllabus.now === at && t`, this week`}
+          {stored?.isReached && t`, reached`}
+        </span>
+        {mayEdit && (
+          <Flex component="span" gap="2px" className="syllabus-moves">
+            <Button
+              size="small"
+              disabled={at === 0}
+              aria-label={t`Week ${number} earlier`}
+              onClick={() => onMove(at - 1)}
+            >
+              ↑
+            </Button>
+            <Button
+              size="small"
+              disabled={at === last}
+              aria-label={t`Week ${number} later`}
+              onClick={() => onMove(at + 1)}
+            >
+              ↓
+            </Button>
+            <Button size="small" aria-label={t`Remove week ${number}`} onClick={onRemove}>
+              ✕
+            </Button>
+          </Flex>
+        )}
+      </Flex>
+      <ul className="syllabus-combinations">
+        {week.combinations.map((one) => (
+          <Taught
+            key={one.id}
+            {...{ one, syllabus, mayEdit }}
+            onRemove={() => onChange({ ...week, combinations: week.combinations.filter(({ id }) => id !== one.id) })}
+          />
+        ))}
+      </ul>
+      {mayEdit && !isFull && (
+        <CombinationPick
+          label={t`Add to week ${number}`}
+          placeholder={t`Add a combination: a name, or numbers`}
+          className="syllabus-add"
+          first={{ sort: "level", direction: "up" }}
+          without={week.combinations.map(({ id }) => id)}
+          onChoose={({ id, name, text }) =>
+            onChange({ ...week, combinations: [...week.combinations, { id, name, text }] })
+          }
+        />
+      )}
+      {(mayEdit || week.note !== "") && (
+        <Input
+          value={week.note}
+          {...bounds("SyllabusWeekRequest", "note")}
+          readOnly={!mayEdit}
+          placeholder={t`Note`}
+          aria-label={t`Note of week ${number}`}
+          onChange={({ target }) => onChange({ ...week, note: target.value })}
+        />
+      )}
+    </li>
+  );
+}
+
+interface TaughtProps {
+  one: DraftCombination;
+  syllabus: Syllabus;
+  mayEdit: boolean;
+  onRemove: () => void;
+}
+
+/** A combination of a week: what is new in it, what it builds on, and how often it was drilled. */
+function Taught({ one, syllabus, mayEdit, onRemove }: TaughtProps) {
+  // What is not saved yet has no facts.
+  const facts = syllabus.weeks
+    .flatMap(({ combinations }) => combinations)
+    .find(({ combination }) => combination.id === one.id);
+  return (
+    <li>
+      <Link to={`/combinations/${one.id}`}>
+        <b>{one.text}</b> {one.name}
+      </Link>
+      {facts && (
+        <span className="small">
+          {facts.buildsOn && <Trans>builds on {facts.buildsOn} · </Trans>}
+          {facts.new.length > 0 && <Trans>new: {facts.new.join(", ")} · </Trans>}
+          {plural(facts.times, { 0: "not drilled yet", one: "drilled once", other: "drilled # times" })}
+          {facts.timesBefore > 0 && t`, ${facts.timesBefore} times before this syllabus began`}
+          {facts.held === false && <b className="syllabus-fell">{t`, fell apart the last time`}</b>}
+        </span>
+      )}
+      {mayEdit && (
+        <Button size="small" type="text" aria-label={t`Remove ${one.name}`} onClick={onRemove}>
+          ✕
+        </Button>
+      )}
+    </li>
+  );
+}
