@@ -114,6 +114,7 @@ const TABLE = {
       },
     ],
   },
+  "GET /api/courses/3/syllabus": { weeks: [] },
   "GET /api/courses/3/due": {
     today: "2026-11-27",
     total: 2,

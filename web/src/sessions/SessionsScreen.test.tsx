@@ -53,7 +53,7 @@ const plan = (id: number, startsAt: string | null, more: object = {}) => ({
 });
 
 /** A fake gym that answers and records requests. */
-function gym(plans: object[], role = "head-coach") {
+function gym(plans: object[], role = "head-coach", weeks: object[] = []) {
   const asked: { path: string; body: Record<string, unknown> }[] = [];
   serve(async (request) => {
     const url = new URL(request.url);
@@ -62,6 +62,7 @@ function gym(plans: object[], role = "head-coach") {
     const answers: Record<string, unknown> = {
       "GET /api/plans": { plans, undated: [], templates: [plan(9, null, { isTemplate: true, name: "Ten rounds" })] },
       "GET /api/courses": { courses: [COURSE] },
+      "GET /api/courses/3/syllabus": { weeks },
       "POST /api/plans/fix": { content: body.content },
       "POST /api/plans/compose": { content: { name: "Early birds: what is due", blocks: [] }, reasons: [], unmet: [] },
       "POST /api/plans": plan(77, null),
@@ -123,6 +124,25 @@ test("one press plans the next free day of the course", async () => {
   const made = asked.find((one) => one.path === "POST /api/plans")?.body;
   expect(made).toMatchObject({ name: "Early birds: what is due", course: 3, startsAt: `${addDays(first, 7)}T06:30` });
   expect(asked.find((one) => one.path === "POST /api/plans/compose")?.body).toMatchObject({ course: 3, aim: "due" });
+});
+
+test("a day in a week of the syllabus is planned from that week", async () => {
+  const first = nextDay(COURSE, todayInGym(), []);
+  const week = (monday: string, combinations: unknown[]) => ({
+    theme: "",
+    note: "",
+    monday,
+    isReached: false,
+    combinations,
+  });
+  const { asked, router } = gym([], "head-coach", [week(addDays(first, -13), [{}]), week(addDays(first, -6), [{}])]);
+  fireEvent.click(await screen.findByRole("button", { name: /^Plan .* for me$/ }));
+  await waitFor(() => expect(router.state.location.pathname).toBe("/sessions/77"));
+  expect(asked.find((one) => one.path === "POST /api/plans/compose")?.body).toMatchObject({
+    course: 3,
+    aim: "syllabus",
+    value: "2",
+  });
 });
 
 test("by hand it begins as the course works, with a track for each level", async () => {
