@@ -7,7 +7,7 @@ import { Link, useNavigate } from "react-router";
 import type { Course, DueList } from "../api/client";
 import { useCourses } from "../api/useCourses";
 import { CombinationLine } from "../combination-line/CombinationLine";
-import { planDue } from "../sessions/planDue";
+import { planDue } from "../sessions/planNext";
 import { Failure } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
 import { useNotice } from "../ui/useNotice";

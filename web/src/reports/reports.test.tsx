@@ -114,7 +114,7 @@ const TABLE = {
       },
     ],
   },
-  "GET /api/courses/3/syllabus": { weeks: [] },
+  "GET /api/plans": { plans: [], undated: [], templates: [] },
   "GET /api/courses/3/due": {
     today: "2026-11-27",
     total: 2,

@@ -119,7 +119,7 @@ function CourseRow({ course, coming, making, mayEdit, next, onEdit, onHand, onPr
           type="primary"
           loading={making === `press ${course.id}`}
           onClick={() => onPress(course)}
-          title={t`For ${longDay(next(course))}, from what is due`}
+          title={t`For ${longDay(next(course))}, from the week of its syllabus or from what is due`}
         >
           <Trans>Plan {shortDay(next(course))} for me</Trans>
         </Button>

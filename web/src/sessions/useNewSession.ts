@@ -8,7 +8,7 @@ import type { PlanContent } from "../api/schema";
 import { useNumbering } from "../api/useNumbering";
 import { useNotice } from "../ui/useNotice";
 import { todayInGym } from "../ui/words";
-import { planDue } from "./planDue";
+import { planNext } from "./planNext";
 import { startPlan } from "./startPlan";
 import { nextDay } from "./time";
 import { useCreatePlan } from "./usePlans";
@@ -62,7 +62,7 @@ export function useNewSession(coming: PlanRow[]) {
       }),
     generate: (course: Course) =>
       make(`press ${course.id}`, async () => {
-        const { plan, composition } = await planDue(course);
+        const { plan, composition } = await planNext(course);
         void refresh(queries, "/api/plans", "/api/plans/{id}", "/api/plans/{id}/versions");
         navigate(`/sessions/${plan.id}`, { state: { reasons: composition.reasons, unmet: composition.unmet } });
       }),

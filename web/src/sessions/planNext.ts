@@ -22,16 +22,30 @@ async function weekOf(course: Course, day: string): Promise<number | null> {
   return at >= 0 && (weeks[at]?.combinations.length ?? 0) > 0 ? at + 1 : null;
 }
 
+interface Planned {
+  plan: Plan;
+  composition: Composition;
+}
+
+/** Generates the next session of a course from what is due. */
+export async function planDue(course: Course): Promise<Planned> {
+  return planned(course, await freeStart(course), { aim: "due" });
+}
+
 /** Generates the next session of a course: from the week of its syllabus, otherwise from what is due. */
-export async function planDue(course: Course): Promise<{ plan: Plan; composition: Composition }> {
-  const seed = 1 + Math.floor(Math.random() * 99_999);
+export async function planNext(course: Course): Promise<Planned> {
   const startsAt = await freeStart(course);
   const week = await weekOf(course, startsAt.slice(0, 10));
-  const composition = await composed({
-    course: course.id,
-    ...(week === null ? { aim: "due" as const } : { aim: "syllabus" as const, value: String(week) }),
-    seed,
-  });
+  return planned(course, startsAt, week === null ? { aim: "due" } : { aim: "syllabus", value: String(week) });
+}
+
+async function planned(
+  course: Course,
+  startsAt: string,
+  about: Pick<Parameters<typeof composed>[0], "aim" | "value">,
+): Promise<Planned> {
+  const seed = 1 + Math.floor(Math.random() * 99_999);
+  const composition = await composed({ course: course.id, ...about, seed });
   const body = {
     name: String(composition.content.name ?? course.name),
     course: course.id,
