@@ -152,18 +152,38 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
     }
 
     /**
-     * @param list<int> $plans
+     * Returns the entries of planned sessions: their own, or one of their course and day without a plan.
      *
-     * @return array<int, LogEntry> the entries of planned sessions, by the plan
+     * @param list<PlanRow> $plans that have a start
+     *
+     * @return array<int, LogEntry> by the id of the plan
      */
-    public function ofPlans(array $plans): array
+    public function ofPlans(array $plans, \DateTimeZone $zone): array
     {
-        $entries = [];
-        $found = $this->whole(
-            $this->earliestFirst()->andWhere('e.plan IN (:plans)')->setParameter('plans', $plans),
+        $days = [];
+        foreach ($plans as $plan) {
+            $days[$plan->id] = (string) $plan->startsAt?->setTimezone($zone)->format('Y-m-d');
+        }
+        $own = $onDay = [];
+        $found = [] === $plans ? [] : $this->whole(
+            $this->earliestFirst()->andWhere('e.plan IN (:plans) OR (e.plan IS NULL AND e.day IN (:days))')
+                ->setParameter('plans', array_keys($days))->setParameter('days', array_values($days)),
         );
         foreach ($found as $entry) {
-            $entries[(int) $entry->plan()?->id()] = $entry;
+            $plan = $entry->plan()?->id();
+            if (null !== $plan) {
+                $own[$plan] = $entry;
+            } else {
+                $onDay[$entry->day().' '.$entry->course()?->id()] = $entry;
+            }
+        }
+        $entries = [];
+        foreach ($plans as $plan) {
+            $entry = $own[$plan->id]
+                ?? (null === $plan->course ? null : $onDay[$days[$plan->id].' '.$plan->course] ?? null);
+            if (null !== $entry) {
+                $entries[$plan->id] = $entry;
+            }
         }
 
         return $entries;

@@ -40,7 +40,7 @@ final readonly class PlannedReports
             );
         $ids = array_map(static fn (PlanRow $plan): int => $plan->id, $plans);
         $planned = array_map(self::combinations(...), $this->plans->contents($ids));
-        $entries = $this->entries->ofPlans($ids);
+        $entries = $this->entries->ofPlans($plans, $this->gym->timeZone());
         $drilled = array_map(
             static fn (LogEntry $entry): array => array_values(array_unique(array_filter(
                 array_map(static fn (DrilledRow $row): ?int => $row->combination, $entry->drilled()),

@@ -583,6 +583,9 @@ final class LogbookTest extends ApiTestCase
         $done = $plan('2026-11-17');
         $waiting = $plan('2026-11-19');
         $this->log('2026-11-17', ['Front porch' => 6], ['plan' => $done]);
+        // An entry of the course and day without a plan is of the session that was planned for it.
+        $byHand = $plan('2026-11-12');
+        $this->log('2026-11-12', ['Front porch' => 3, 'Cellar window' => 3]);
 
         $report = $this->ask('GET', '/api/reports/planned?from=2026-11-01&to=2026-11-26')->body;
         /**
@@ -596,12 +599,14 @@ final class LogbookTest extends ApiTestCase
          * }> $sessions
          */
         $sessions = $report['sessions'];
-        self::assertSame([$waiting, $done], array_column($sessions, 'plan'), 'the latest first');
+        self::assertSame([$waiting, $done, $byHand], array_column($sessions, 'plan'), 'the latest first');
+        self::assertNotNull($sessions[2]['entry']);
+        self::assertSame([], $sessions[2]['left']);
         self::assertNull($sessions[0]['entry']);
         self::assertSame([600_000, []], [$sessions[0]['plannedMs'], $sessions[0]['left']]);
         self::assertSame(['Cellar window'], array_column($sessions[1]['left'], 'name'));
         self::assertSame([], $sessions[1]['added']);
-        self::assertSame([1, 600_000], [$report['logged'], $report['plannedMs']]);
+        self::assertSame([2, 1_200_000], [$report['logged'], $report['plannedMs']]);
         self::assertSame(
             [],
             $this->ask('GET', '/api/reports/planned?from=2026-11-20&to=2026-11-26')->body['sessions'],

@@ -65,7 +65,9 @@ const LINK = {
 };
 
 const TABLE = {
-  "GET /api/courses": { courses: [{ id: 3, name: "Tuesday", archived: false, levels: [1], weekday: 2, time: "18:30" }] },
+  "GET /api/courses": {
+    courses: [{ id: 3, name: "Tuesday", archived: false, levels: [1], weekday: 2, time: "18:30" }],
+  },
   "GET /api/reports/load": LOAD,
   "GET /api/reports/links": { from: "2026-09-07", to: "2026-11-27", links: [LINK] },
   "GET /api/reports/planned": {

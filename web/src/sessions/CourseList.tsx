@@ -86,7 +86,7 @@ function CourseRow({ course, coming, making, mayEdit, next, onEdit, onHand, onPr
       <div>
         <h3>
           {course.name}
-          <Link to={`/courses/${course.id}/syllabus`} className="beside-title">
+          <Link to={`/courses/${course.id}/syllabus`} className="course-syllabus">
             <Trans>Syllabus</Trans>
           </Link>
           {mayEdit && (

@@ -96,28 +96,30 @@ export function WeekCard({ week, at, last, syllabus, mayEdit, onChange, onMove, 
           />
         ))}
       </ul>
-      {mayEdit && !isFull && (
-        <CombinationPick
-          label={t`Add to week ${number}`}
-          placeholder={t`Add a combination: a name, or numbers`}
-          className="syllabus-add"
-          first={{ sort: "level", direction: "up" }}
-          without={week.combinations.map(({ id }) => id)}
-          onChoose={({ id, name, text }) =>
-            onChange({ ...week, combinations: [...week.combinations, { id, name, text }] })
-          }
-        />
-      )}
-      {(mayEdit || week.note !== "") && (
-        <Input
-          value={week.note}
-          {...bounds("SyllabusWeekRequest", "note")}
-          readOnly={!mayEdit}
-          placeholder={t`Note`}
-          aria-label={t`Note of week ${number}`}
-          onChange={({ target }) => onChange({ ...week, note: target.value })}
-        />
-      )}
+      <div className="syllabus-more">
+        {mayEdit && !isFull && (
+          <CombinationPick
+            label={t`Add to week ${number}`}
+            placeholder={t`Add a combination: a name, or numbers`}
+            className="syllabus-add"
+            first={{ sort: "level", direction: "up" }}
+            without={week.combinations.map(({ id }) => id)}
+            onChoose={({ id, name, text }) =>
+              onChange({ ...week, combinations: [...week.combinations, { id, name, text }] })
+            }
+          />
+        )}
+        {(mayEdit || week.note !== "") && (
+          <Input
+            value={week.note}
+            {...bounds("SyllabusWeekRequest", "note")}
+            readOnly={!mayEdit}
+            placeholder={t`Note`}
+            aria-label={t`Note of week ${number}`}
+            onChange={({ target }) => onChange({ ...week, note: target.value })}
+          />
+        )}
+      </div>
     </li>
   );
 }
