@@ -120,6 +120,8 @@ const SIGNS: Record<string, string> = {
   "/status": ".status-facts",
   "/setup": ".setup",
   "/reports/links": ".trouble",
+  "/reports/faults": ".report-table",
+  "/reports/planned": ".report-table",
 };
 
 test("no screen is wider than a phone", async ({ page }) => {
