@@ -9,6 +9,8 @@ use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Course\Course;
 use Periplus\App\Course\CourseRequest;
 use Periplus\App\Course\Courses;
+use Periplus\App\Course\Syllabus;
+use Periplus\App\Course\SyllabusWeek;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Plan\ComposeRequest;
 use Periplus\App\Plan\Planning;
@@ -21,7 +23,7 @@ use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Medium;
 use Psr\Clock\ClockInterface;
 
-/** Creates courses, planned sessions around the current day, templates, and two walls. */
+/** Creates courses, one with a syllabus, planned sessions around the current day, templates, and two walls. */
 final readonly class DemoSessions
 {
     public function __construct(
@@ -61,15 +63,26 @@ final readonly class DemoSessions
          *     workStep: int,
          *     rests: list<int>,
          *     note: string,
+         *     syllabus?: array{
+         *         startedWeeksAgo: int,
+         *         weeks: list<array{theme: string, note: string, combinations: list<string>}>,
+         *     },
          * } $row
          */
         foreach ($courses as $row) {
-            $made[$row['name']] = $this->courses->create(
+            $syllabus = $row['syllabus'] ?? null;
+            unset($row['syllabus']);
+            $course = $this->courses->create(
                 new CourseRequest(
                     ...[...$row, 'group' => Group::from($row['group']), 'medium' => Medium::from($row['medium'])],
                 ),
                 $coaches['ines'],
             );
+            if (null !== $syllabus) {
+                $taught = $this->syllabus($course, $syllabus['startedWeeksAgo'], $syllabus['weeks']);
+                $course = $this->courses->teach($course->id(), $course->version(), $taught, $coaches['ines']);
+            }
+            $made[$row['name']] = $course;
         }
         /**
          * @var array{
@@ -105,6 +118,27 @@ final readonly class DemoSessions
                 $row['template'] ?? false,
             ), $coaches[$row['by']]);
         }
+    }
+
+    /** @param list<array{theme: string, note: string, combinations: list<string>}> $weeks combinations by name */
+    private function syllabus(Course $course, int $weeksAgo, array $weeks): Syllabus
+    {
+        $ids = [];
+        foreach ($this->combinations->after(0, 500) as $summary) {
+            $ids[$summary->content->name] = $summary->id;
+        }
+
+        return new Syllabus(
+            substr($this->start($course, -$weeksAgo), 0, 10),
+            array_map(
+                static fn (array $week): SyllabusWeek => new SyllabusWeek(
+                    $week['theme'],
+                    $week['note'],
+                    array_map(static fn (string $name): int => $ids[$name], $week['combinations']),
+                ),
+                $weeks,
+            ),
+        );
     }
 
     /** Returns the local time at which the course starts in that week. */

@@ -134,7 +134,8 @@ final readonly class Paths
     {
         $bridges = [];
         $items = $goal->chain->items;
-        $reached = $this->finder->reachable($known, $stages);
+        // From nothing the goal's own first link is a beginning that always leads on.
+        $reached = $known->isEmpty() ? $known : $this->finder->reachable($known, $stages);
         for ($link = 0; $link < \count($items) - 1; ++$link) {
             $best = null;
             foreach ([[$link - 1, $link + 2], [$link, $link + 3], [$link, $link + 2], [0, $link + 2]] as [$from, $to]) {

@@ -15,6 +15,11 @@ final readonly class Known
     {
     }
 
+    public function isEmpty(): bool
+    {
+        return [] === $this->links && [] === $this->weapons;
+    }
+
     public function and(Stage $stage): self
     {
         return new self($this->links + $stage->links, $this->weapons + $stage->weapons);

@@ -69,12 +69,18 @@ final readonly class PathFinder
     }
 
     /**
-     * Returns everything that can be learned in steps of one new link or weapon.
+     * Returns everything that can be learned in steps of one new link or weapon; from nothing, with any link first.
      *
      * @param list<Stage> $stages
      */
     public function reachable(Known $known, array $stages): Known
     {
+        $first = $known->isEmpty()
+            ? array_filter($stages, static fn (Stage $stage): bool => 1 === $stage->isNew($known))
+            : [];
+        foreach ($first as $stage) {
+            $known = $known->and($stage);
+        }
         do {
             $before = \count($known->links) + \count($known->weapons);
             foreach ($stages as $stage) {

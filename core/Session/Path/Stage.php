@@ -45,11 +45,12 @@ final readonly class Stage
 
     /**
      * Returns how much of it is new: the number of links or of weapons, whichever is greater, because a new weapon
-     * always comes with a new link. It never grows when more is known.
+     * always comes with a new link. To somebody who knows nothing the first link brings both its strikes, so that only
+     * links count.
      */
     public function isNew(Known $known): int
     {
-        return max(
+        return $known->isEmpty() ? \count($this->links) : max(
             \count(array_diff_key($this->links, $known->links)),
             \count(array_diff_key($this->weapons, $known->weapons)),
         );

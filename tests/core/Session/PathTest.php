@@ -38,6 +38,13 @@ final class PathTest extends TestCase
         self::assertSame(['1 1 2', '1 1 2 3', '1 2 3 2'], self::path(['1 2'], '1 2 3 2', ['1 1 2', '1 1 2 3']));
     }
 
+    public function testFromNothingAnyLinkIsAFirstStep(): void
+    {
+        self::assertSame(['1 2'], self::path([], '1 2', []));
+        self::assertSame(['1 2', '1 2 3b', '1 2 3b 4'], self::path([], '1 2 3b 4', ['5 6', '1 2', '1 2 3b', '1 2 6 3b']));
+        self::assertNull(self::path([], '1 2 3b 4', ['5 6', '1 2 6 3b']), 'the first link is in no pair');
+    }
+
     public function testWithoutABridgeThereIsNoWay(): void
     {
         self::assertNull(self::path(['1 2'], '1 2 3 6 3', ['1 2 1']));
@@ -63,7 +70,9 @@ final class PathTest extends TestCase
             ' ',
             array_map(static fn (): string => (string) $random->getInt(1, 4), range(1, $length)),
         );
-        $known = self::known(array_map(static fn (): string => $chain($random->getInt(2, 3)), range(1, 2)));
+        $known = 0 === $seed % 4
+            ? new Known()
+            : self::known(array_map(static fn (): string => $chain($random->getInt(2, 3)), range(1, 2)));
         $target = self::stage($chain($random->getInt(3, 5)));
         $stages = array_map(static fn (): Stage => self::stage($chain($random->getInt(2, 4))), range(1, 7));
         $path = (new PathFinder())->shortest($known, $target, $stages);

@@ -8,6 +8,7 @@ import { useMay } from "../api/session";
 import { useCourses } from "../api/useCourses";
 import { CombinationPick } from "../library-search/CombinationPick";
 import { DayField } from "../ui/DayField";
+import { dragWords } from "../ui/dragWords";
 import { Failure } from "../ui/Failure";
 import { Loaded } from "../ui/Loaded";
 import { Trail } from "../ui/Trail";
@@ -64,6 +65,7 @@ function Edited({ syllabus }: { syllabus: Syllabus }) {
       )}
       <DndContext
         sensors={sensors}
+        accessibility={dragWords()}
         onDragEnd={({ active, over }) => {
           const from = weeks.findIndex(({ key }) => key === active.id);
           const to = weeks.findIndex(({ key }) => key === over?.id);
@@ -77,6 +79,7 @@ function Edited({ syllabus }: { syllabus: Syllabus }) {
             <WeekCard
               key={week.key}
               {...{ week, at, syllabus, mayEdit }}
+              isMoved={work.isMoved}
               last={weeks.length - 1}
               onChange={(next) => put(at, next)}
               onMove={(to) => change({ weeks: moved(weeks, at, to) })}

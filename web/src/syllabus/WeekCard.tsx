@@ -16,6 +16,8 @@ interface Props {
   last: number;
   /** As it is stored, with what the logbook says. */
   syllabus: Syllabus;
+  /** Whether the weeks were moved or filled otherwise since they were stored. */
+  isMoved: boolean;
   mayEdit: boolean;
   onChange: (week: DraftWeek) => void;
   onMove: (to: number) => void;
@@ -23,17 +25,19 @@ interface Props {
 }
 
 /** A week: its theme, its combinations with what was reached of them, and its note. */
-export function WeekCard({ week, at, last, syllabus, mayEdit, onChange, onMove, onRemove }: Props) {
-  const drag = useDraggable({ id: week.key, disabled: !mayEdit });
-  const drop = useDroppable({ id: week.key });
-  const stored = syllabus.weeks[at];
+export function WeekCard({ week, at, last, syllabus, isMoved, mayEdit, onChange, onMove, onRemove }: Props) {
   const number = at + 1;
+  const name = t`Week ${number}`;
+  const drag = useDraggable({ id: week.key, disabled: !mayEdit, data: { label: name } });
+  const drop = useDroppable({ id: week.key });
+  const stored = isMoved ? undefined : syllabus.weeks[at];
+  const isNow = !isMoved && syllabus.now === at;
   const isFull = week.combinations.length >= maxItems("SyllabusWeekRequest", "combinations");
   return (
     <li
       ref={drop.setNodeRef}
-      className={`panel syllabus-week${syllabus.now === at ? " is-now" : ""}${drop.isOver ? " is-over" : ""}`}
-      aria-label={t`Week ${number}`}
+      className={`panel syllabus-week${isNow ? " is-now" : ""}${drop.isOver ? " is-over" : ""}`}
+      aria-label={name}
     >
       <Flex component="header" wrap align="center" gap="small">
         {mayEdit && (
@@ -60,7 +64,7 @@ export function WeekCard({ week, at, last, syllabus, mayEdit, onChange, onMove, 
         />
         <span className="small">
           {stored?.monday && day(stored.monday)}
-          {syllabus.now === at && t`, this week`}
+          {isNow && t`, this week`}
           {stored?.isReached && t`, reached`}
         </span>
         {mayEdit && (
@@ -91,7 +95,9 @@ export function WeekCard({ week, at, last, syllabus, mayEdit, onChange, onMove, 
         {week.combinations.map((one) => (
           <Taught
             key={one.id}
-            {...{ one, syllabus, mayEdit }}
+            {...{ one, mayEdit }}
+            facts={factsOf(one.id, stored ? [stored] : syllabus.weeks)}
+            isMoved={isMoved}
             onRemove={() => onChange({ ...week, combinations: week.combinations.filter(({ id }) => id !== one.id) })}
           />
         ))}
@@ -124,37 +130,42 @@ export function WeekCard({ week, at, last, syllabus, mayEdit, onChange, onMove, 
   );
 }
 
+const factsOf = (id: number, weeks: Syllabus["weeks"]) =>
+  weeks.flatMap(({ combinations }) => combinations).find(({ combination }) => combination.id === id);
+
 interface TaughtProps {
   one: DraftCombination;
-  syllabus: Syllabus;
+  /** Undefined for what is not saved yet. */
+  facts: ReturnType<typeof factsOf>;
+  isMoved: boolean;
   mayEdit: boolean;
   onRemove: () => void;
 }
 
 /** A combination of a week: what is new in it, what it builds on, and how often it was drilled. */
-function Taught({ one, syllabus, mayEdit, onRemove }: TaughtProps) {
-  // What is not saved yet has no facts.
-  const facts = syllabus.weeks
-    .flatMap(({ combinations }) => combinations)
-    .find(({ combination }) => combination.id === one.id);
+function Taught({ one, facts, isMoved, mayEdit, onRemove }: TaughtProps) {
   return (
     <li>
       <Link to={`/combinations/${one.id}`}>
         <b>{one.text}</b> {one.name}
       </Link>
-      {facts && (
-        <span className="small">
-          {facts.buildsOn && <Trans>builds on {facts.buildsOn} · </Trans>}
-          {facts.new.length > 0 && <Trans>new: {facts.new.join(", ")} · </Trans>}
-          {plural(facts.times, { 0: "not drilled yet", one: "drilled once", other: "drilled # times" })}
-          {facts.timesBefore > 0 && t`, ${facts.timesBefore} times before this syllabus began`}
-          {facts.held === false && <b className="syllabus-fell">{t`, fell apart the last time`}</b>}
-        </span>
-      )}
       {mayEdit && (
         <Button size="small" type="text" aria-label={t`Remove ${one.name}`} onClick={onRemove}>
           ✕
         </Button>
+      )}
+      {facts && (
+        <span className="small">
+          {!isMoved && facts.buildsOn && <Trans>builds on {facts.buildsOn} · </Trans>}
+          {!isMoved && facts.new.length > 0 && <Trans>new: {facts.new.join(", ")} · </Trans>}
+          {plural(facts.times, { 0: "not drilled yet", one: "drilled once", other: "drilled # times" })}
+          {facts.timesBefore > 0 &&
+            plural(facts.timesBefore, {
+              one: ", once before this syllabus began",
+              other: ", # times before this syllabus began",
+            })}
+          {facts.held === false && <span className="syllabus-fell">{t`, fell apart the last time`}</span>}
+        </span>
       )}
     </li>
   );

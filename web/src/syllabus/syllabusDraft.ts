@@ -51,6 +51,15 @@ export function requestOf({ startsOn, weeks }: SyllabusDraft): SyllabusRequest {
   };
 }
 
+/** Returns whether both teach the same combinations in the same weeks, so that what is said of one holds for the other. */
+export function teachTheSame(one: SyllabusDraft, other: SyllabusDraft): boolean {
+  const taught = (draft: SyllabusDraft) => {
+    const { startsOn, weeks } = requestOf(draft);
+    return JSON.stringify([startsOn, weeks.map(({ combinations }) => combinations)]);
+  };
+  return taught(one) === taught(other);
+}
+
 /** Returns the weeks with the one at a place moved to another place. */
 export function moved(weeks: readonly DraftWeek[], from: number, to: number): DraftWeek[] {
   const week = weeks[from];

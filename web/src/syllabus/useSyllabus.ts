@@ -5,7 +5,7 @@ import { answered, api, ifMatch, type Syllabus, server } from "../api/client";
 import { refresh } from "../api/keys";
 import { useHistory } from "../ui/useHistory";
 import { useNotice } from "../ui/useNotice";
-import { draftOf, requestOf, type SyllabusDraft, withSteps } from "./syllabusDraft";
+import { draftOf, requestOf, type SyllabusDraft, teachTheSame, withSteps } from "./syllabusDraft";
 
 export function useSyllabus(course: number) {
   return server.useQuery("get", "/api/courses/{id}/syllabus", { params: { path: { id: course } } });
@@ -70,5 +70,16 @@ export function useSyllabusDraft(syllabus: Syllabus) {
       setError(failed);
     }
   };
-  return { draft, change, isChanged, save, saves, propose, copyFrom, error, history };
+  return {
+    draft,
+    change,
+    isChanged,
+    isMoved: !teachTheSame(draft, stored),
+    save,
+    saves,
+    propose,
+    copyFrom,
+    error,
+    history,
+  };
 }

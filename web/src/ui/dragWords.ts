@@ -1,13 +1,12 @@
 import type { Active, DndContextProps, Over } from "@dnd-kit/core";
 import { t } from "@lingui/core/macro";
-import type { Dragged } from "./drag";
 
-const nameOf = (active: Active) => (active.data.current as Dragged | undefined)?.label ?? "";
+const nameOf = (active: Active) => (active.data.current as { label?: string } | undefined)?.label ?? "";
 
 const dropped = ({ active, over }: { active: Active; over: Over | null }) =>
   over ? t`${nameOf(active)} is dropped.` : t`${nameOf(active)} stays where it was.`;
 
-/** Returns what a screen reader says while something of the plan is dragged. */
+/** Returns what a screen reader says while something is dragged that names itself with a label in its data. */
 export const dragWords = (): DndContextProps["accessibility"] => ({
   screenReaderInstructions: {
     draggable: t`Press space to pick it up, the arrow keys to move it, space again to drop it, Escape to leave it.`,
