@@ -88,6 +88,16 @@ test("weeks say what is new, what they build on and what was reached", async () 
   expect(second.getByText(/builds on Front porch · new: cross → lead hook · not drilled yet/)).toBeTruthy();
 });
 
+test("weeks that were moved say nothing that held for their old places", async () => {
+  shown();
+  fireEvent.click(await screen.findByRole("button", { name: "Week 2 earlier" }));
+  const first = within(screen.getByRole("listitem", { name: "Week 1" }));
+  expect(first.getByText("not drilled yet")).toBeTruthy();
+  expect(screen.queryByText(/builds on|this week|reached/)).toBeNull();
+  fireEvent.click(screen.getByRole("button", { name: "Undo" }));
+  expect(screen.getByText(/builds on Front porch/)).toBeTruthy();
+});
+
 test("weeks are moved, undone and saved on the version that was read", async () => {
   const asked = shown();
   fireEvent.click(await screen.findByRole("button", { name: "Week 1 later" }));
