@@ -50,7 +50,8 @@ final readonly class SyllabusReader
         foreach ($syllabus->weeks as $number => $week) {
             $combinations = [];
             foreach ($week->combinations as $id) {
-                $chain = $chains[$id] ?? null;
+                // What was taught in an earlier week is repeated: nothing in it is new.
+                $chain = isset($before[$id]) ? null : $chains[$id] ?? null;
                 $one = $due[$id] ?? null;
                 $combinations[] = new TaughtCombination(
                     combination: $briefs[$id],
@@ -104,7 +105,8 @@ final readonly class SyllabusReader
     }
 
     /**
-     * Returns the name of the earlier combination that shares most links with a chain; null when none does.
+     * Returns the name of the earlier combination that shares most links with a chain, the nearest of several; null
+     * when none does.
      *
      * @param array<int, Chain> $before
      * @param array<int, CombinationBrief> $briefs
@@ -115,7 +117,7 @@ final readonly class SyllabusReader
         $links = $chain?->links() ?? [];
         foreach ($before as $id => $earlier) {
             $shared = \count(array_intersect($links, $earlier->links()));
-            if ($shared > $most) {
+            if ($shared > 0 && $shared >= $most) {
                 [$best, $most] = [$briefs[$id]->name, $shared];
             }
         }

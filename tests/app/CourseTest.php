@@ -68,6 +68,7 @@ final class CourseTest extends ApiTestCase
         $weeks = [
             ['theme' => 'straights', 'combinations' => [$ids[0]]],
             ['theme' => 'hooks', 'note' => 'slowly', 'combinations' => [$ids[1], $ids[2]]],
+            ['theme' => 'again', 'combinations' => [$ids[1]]],
         ];
         $body = ['startsOn' => $today->modify('-7 days')->format('Y-m-d'), 'weeks' => $weeks];
         $written = $this->ask('PUT', "/api/courses/$course/syllabus", $body, ['If-Match' => '"1"']);
@@ -82,7 +83,7 @@ final class CourseTest extends ApiTestCase
          * }> $read
          */
         $read = $written->body['weeks'];
-        self::assertSame(['straights', 'hooks'], array_column($read, 'theme'));
+        self::assertSame(['straights', 'hooks', 'again'], array_column($read, 'theme'));
         self::assertSame($today->modify('monday this week')->format('Y-m-d'), $read[1]['monday']);
         self::assertFalse($read[0]['isReached']);
         self::assertSame([null, ['jab → cross']], [
@@ -92,6 +93,10 @@ final class CourseTest extends ApiTestCase
         self::assertSame(['C 1 2', ['cross → lead hook']], [
             $read[1]['combinations'][0]['buildsOn'],
             $read[1]['combinations'][0]['new'],
+        ]);
+        self::assertSame([null, []], [
+            $read[2]['combinations'][0]['buildsOn'],
+            $read[2]['combinations'][0]['new'],
         ]);
         self::assertSame(
             412,
@@ -124,7 +129,7 @@ final class CourseTest extends ApiTestCase
         self::assertSame(201, $logged->status, $logged->raw);
         $after = $this->ask('GET', "/api/courses/$course/syllabus")->body['weeks'];
         self::assertIsArray($after);
-        self::assertSame([true, false], array_column($after, 'isReached'));
+        self::assertSame([true, false, false], array_column($after, 'isReached'));
     }
 
     /** @param array<string, mixed> $with */
