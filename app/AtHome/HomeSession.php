@@ -9,7 +9,6 @@ use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Plan\PlanCheck;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Voice\Clips;
-use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Session\Wall\Utterance;
 use Periplus\Core\Session\Wall\WallDocument;
 use Periplus\Core\Session\Wall\WallSerializer;
@@ -32,7 +31,7 @@ final readonly class HomeSession
     }
 
     /**
-     * @param string|null $numbering in which the athlete reads; that of the plan when null
+     * @param string|null $numbering in which the athlete reads and hears it; that of the plan when null
      *
      * @return array<string, mixed> docs/formats/wall.md
      *
@@ -71,7 +70,11 @@ final readonly class HomeSession
             function (ItemInterface $kept) use ($link): array {
                 $kept->expiresAfter(self::KEPT_SECONDS);
 
-                return self::texts($this->read($link, null));
+                // Read in one numbering, it is also spoken in it.
+                return array_values(array_unique(array_merge(...array_map(
+                    fn (?string $numbering): array => self::texts($this->read($link, $numbering)),
+                    [null, ...array_keys($this->numberings->all())],
+                ))));
             },
         );
         $text = array_search($digest, $this->clips->digests($texts), true);
@@ -81,17 +84,15 @@ final readonly class HomeSession
 
     private function read(SessionLink $link, ?string $numbering): WallDocument
     {
-        return WallSerializer::serialize(
-            $this->check->programme($link->content()),
-            $this->clips->settings()->style(),
-            null === $numbering ? null : $this->numbering($numbering),
-        );
-    }
+        $content = $link->content();
+        if (null !== $numbering) {
+            if (!isset($this->numberings->all()[$numbering])) {
+                throw new NotFound(t('There is no such numbering. It may have been archived.'));
+            }
+            $content['numbering'] = $numbering;
+        }
 
-    private function numbering(string $id): Numbering
-    {
-        return $this->numberings->all()[$id]->numbering
-            ?? throw new NotFound(t('There is no such numbering. It may have been archived.'));
+        return WallSerializer::serialize($this->check->programme($content), $this->clips->settings()->style());
     }
 
     /** @return list<string> each once */

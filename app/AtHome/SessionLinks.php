@@ -56,7 +56,11 @@ final class SessionLinks extends ServiceEntityRepository implements HasQuota
 
     public function quota(): Quota
     {
-        return new Quota(t('links to sessions'), $this->count(['revokedAt' => null]), self::LIMIT);
+        $open = $this->createQueryBuilder('l')->select('COUNT(l.id)')
+            ->where('l.revokedAt IS NULL')->andWhere('l.endsOn >= :today')
+            ->setParameter('today', $this->gym->today()->format('Y-m-d'))->getQuery()->getSingleScalarResult();
+
+        return new Quota(t('links to sessions'), (int) $open, self::LIMIT);
     }
 
     public function create(SessionLinkRequest $request, User $creator): SessionLink

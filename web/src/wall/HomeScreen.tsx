@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { useEffect, useMemo, useSyncExternalStore } from "react";
+import { type ReactNode, useEffect, useMemo, useSyncExternalStore } from "react";
 import type { AthleteSession } from "../api/client";
 import { HomeSession, programmeOf } from "./homeSession";
 import { stretchAfter, stretchBefore } from "./moment";
@@ -18,10 +18,7 @@ import "./athlete.css";
 export function HomeScreen({ sessionKey }: { sessionKey: string }) {
   const reading = useReading();
   const { numbering, track } = reading[0];
-  const client = useMemo(
-    () => new HomeSession({ key: sessionKey, numbering, store: browserStore }),
-    [sessionKey, numbering],
-  );
+  const client = useMemo(() => new HomeSession({ key: sessionKey, store: browserStore }), [sessionKey]);
   const view = useSyncExternalStore(client.subscribe, () => client.view);
   const programme = programmeOf(view);
   const sound = useSound(client, programme, `/api/athlete-sessions/${sessionKey}/clips`);
@@ -29,8 +26,8 @@ export function HomeScreen({ sessionKey }: { sessionKey: string }) {
   useAwake();
   useManifest(sessionKey, view.session !== null);
   useEffect(() => {
-    void client.load();
-  }, [client]);
+    void client.load(numbering);
+  }, [client, numbering]);
   useEffect(() => {
     document.title = view.session?.name ?? "Periplus";
   }, [view.session]);
@@ -54,12 +51,17 @@ export function HomeScreen({ sessionKey }: { sessionKey: string }) {
       </main>
     );
   }
+  const numbersNotice = view.away && view.readIn !== numbering && (
+    <p className="athlete-small">
+      <Trans>No connection: the numbers stay as they were loaded.</Trans>
+    </p>
+  );
   const begin = () => {
     sound.allow();
     client.begin();
   };
   if (view.run === null) {
-    return <Before session={view.session} {...{ reading, sound }} onBegin={begin} />;
+    return <Before session={view.session} {...{ reading, sound }} onBegin={begin} notice={numbersNotice} />;
   }
   if (isOver) {
     return (
@@ -95,6 +97,7 @@ export function HomeScreen({ sessionKey }: { sessionKey: string }) {
           <Trans>Skip</Trans>
         </button>
       </p>
+      {numbersNotice}
       {sound.missing > 0 && (
         <p className="athlete-small">
           <Trans>Some calls could not be loaded; they are shown.</Trans>
@@ -109,10 +112,11 @@ interface BeforeProps {
   reading: ReturnType<typeof useReading>;
   sound: SoundState;
   onBegin: () => void;
+  notice: ReactNode;
 }
 
 /** What it is and what it needs, before the first press. */
-function Before({ session, reading: [reading, keep], sound, onBegin }: BeforeProps) {
+function Before({ session, reading: [reading, keep], sound, onBegin, notice }: BeforeProps) {
   const { programme, numberings } = session;
   return (
     <main className="athlete">
@@ -142,6 +146,7 @@ function Before({ session, reading: [reading, keep], sound, onBegin }: BeforePro
         numberings={numberings}
         tracks={programme.tracks.length > 1 ? programme.tracks : []}
       />
+      {notice}
       <p className="athlete-small">
         <Trans>
           Slow and clean first. Not to the head of a partner, and no spinning strikes, without your coach. When

@@ -24,9 +24,9 @@ function memory(): Store & { kept: Map<string, unknown> } {
   };
 }
 
-function made(store: Store, numbering: string | null = null) {
+function made(store: Store) {
   const time = { now: 1000 };
-  return { time, client: new HomeSession({ key: "k", numbering, store, local: () => time.now }) };
+  return { time, client: new HomeSession({ key: "k", store, local: () => time.now }) };
 }
 
 const answer = (body: unknown, status = 200) =>
@@ -38,26 +38,61 @@ const answer = (body: unknown, status = 200) =>
 test("what was loaded once is there without the server, for each numbering of its own", async () => {
   const store = memory();
   serve(async () => answer(SESSION));
-  await made(store).client.load();
+  await made(store).client.load(null);
   serve(async () => {
     throw new TypeError("away");
   });
   const { client } = made(store);
-  await client.load();
+  await client.load(null);
   expect(client.view.session?.name).toBe("Alone");
   expect(client.view.away).toBe(false);
-  const other = made(store, "body-pairs").client;
-  await other.load();
+  const other = made(store).client;
+  await other.load("body-pairs");
   expect(other.view).toMatchObject({ session: null, away: true });
+});
+
+test("another numbering in the middle of a session changes the numbers alone", async () => {
+  const { client, time } = made(memory());
+  serve(async () => answer(SESSION));
+  await client.load(null);
+  client.begin();
+  time.now += LEAD_IN_MS + 5000;
+  serve(async () => answer({ ...SESSION, name: "Alone, in pairs" }));
+  await client.load("body-pairs");
+  expect(client.view).toMatchObject({ session: { name: "Alone, in pairs" }, readIn: "body-pairs" });
+  expect(client.position()).toBe(5000);
+  serve(async () => {
+    throw new TypeError("away");
+  });
+  await client.load("parity");
+  expect(client.view).toMatchObject({ session: { name: "Alone, in pairs" }, readIn: "body-pairs", away: true });
+  expect(client.position()).toBe(5000);
+});
+
+test("the numbering that was chosen last stays, whichever answer comes first", async () => {
+  const { client } = made(memory());
+  let late: (response: Response) => void = () => undefined;
+  serve((request) =>
+    request.url.includes("slow")
+      ? new Promise((resolve) => {
+          late = resolve;
+        })
+      : Promise.resolve(answer(SESSION)),
+  );
+  const slow = client.load("slow");
+  await client.load("quick");
+  late(answer({ ...SESSION, name: "Late" }));
+  await slow;
+  expect(client.view).toMatchObject({ session: { name: "Alone" }, readIn: "quick" });
 });
 
 test("a revoked link is said and forgotten, also what was kept of it", async () => {
   const store = memory();
   serve(async () => answer(SESSION));
   const { client } = made(store);
-  await client.load();
+  await client.load(null);
   serve(async () => answer({ title: "This session is no longer available." }, 410));
-  await client.load();
+  await client.load(null);
   expect(client.view).toMatchObject({ session: null, run: null, refused: "This session is no longer available." });
   expect(store.kept.get("at-home k ")).toBeUndefined();
 });
@@ -96,7 +131,7 @@ test("an end is counted once, and told when the server is there again", async ()
     told += request.method === "POST" ? 1 : 0;
     return request.method === "POST" ? answer(null, 204) : answer(SESSION);
   });
-  await made(store).client.load();
+  await made(store).client.load(null);
   await expect.poll(() => told).toBe(1);
   await expect.poll(() => store.kept.get("at-home finished k")).toBe(0);
   client.begin();

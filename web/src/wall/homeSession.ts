@@ -9,6 +9,8 @@ export const LEAD_IN_MS = 10_000;
 /** The state of a session that an athlete does alone. */
 export interface HomeView {
   session: AthleteSession | null;
+  /** The numbering in which the session is there; null for that of the plan. */
+  readIn: string | null;
   /** Null until it was begun. */
   run: { state: RunState } | null;
   /** The server's sentence when the link opens nothing any more. */
@@ -19,8 +21,6 @@ export interface HomeView {
 
 interface Parts {
   key: string;
-  /** The athlete's numbering; null for that of the plan. */
-  numbering: string | null;
   store: Store;
   /** A clock that never goes back, in ms. */
   local?: () => number;
@@ -31,10 +31,11 @@ interface Parts {
  * is told to the server, as soon as it can be reached.
  */
 export class HomeSession {
-  view: HomeView = { session: null, run: null, refused: null, away: false };
+  view: HomeView = { session: null, readIn: null, run: null, refused: null, away: false };
   readonly clock: { now: () => number };
   private readonly listeners = new Set<() => void>();
   private counted = false;
+  private loads = 0;
 
   constructor(private readonly parts: Parts) {
     this.clock = { now: parts.local ?? (() => performance.now()) };
@@ -45,13 +46,21 @@ export class HomeSession {
     return () => this.listeners.delete(listener);
   };
 
-  /** Shows what is kept on the phone, then what the server says. */
-  async load(): Promise<void> {
-    const { key, numbering, store } = this.parts;
+  /**
+   * Shows what is kept on the phone, then what the server says. A session that runs goes on meanwhile.
+   *
+   * @param numbering the athlete's; null for that of the plan
+   */
+  async load(numbering: string | null): Promise<void> {
+    const { key, store } = this.parts;
+    this.loads += 1;
+    const load = this.loads;
+    // Another numbering may have been chosen while this one was on its way.
+    const put = (values: Partial<HomeView>) => load === this.loads && this.put(values);
     const place = `at-home ${key} ${numbering ?? ""}`;
     const kept = await store.read<AthleteSession>(place);
     if (kept) {
-      this.put({ session: kept });
+      put({ session: kept, readIn: numbering });
     }
     void this.tellFinished();
     try {
@@ -60,7 +69,7 @@ export class HomeSession {
       if (answer.status === 410) {
         await store.write(place, undefined);
         const { title } = (await answer.json()) as { title: string };
-        this.put({ session: null, run: null, refused: title });
+        put({ session: null, run: null, refused: title });
         return;
       }
       if (!answer.ok) {
@@ -68,9 +77,9 @@ export class HomeSession {
       }
       const session = (await answer.json()) as AthleteSession;
       await store.write(place, session);
-      this.put({ session, away: false });
+      put({ session, readIn: numbering, away: false });
     } catch {
-      this.put({ away: kept === undefined });
+      put({ away: kept === undefined });
     }
   }
 
