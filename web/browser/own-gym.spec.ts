@@ -215,6 +215,10 @@ test("a backup is made, downloaded, opened next to the gym and put in its place,
     await page.getByLabel("Password", { exact: true }).fill(HEAD_COACH.password);
     await page.getByRole("button", { name: "Sign in" }).click();
     await expect(page.getByRole("button", { name: "Sign out" })).toBeVisible();
+    const { api, headers } = await gym.signIn();
+    const endsOn = new Date(Date.now() + 7 * 86_400_000).toISOString().slice(0, 10);
+    const link = await api.post("/api/session-links", { headers, data: { name: "Alone", endsOn, combinations: [1] } });
+    expect(link.ok()).toBe(true);
     await page.goto(`${gym.address}/status`);
     await page.getByRole("button", { name: "Back up now" }).click();
     await expect(page.getByText("The backup is made.")).toBeVisible();
@@ -223,11 +227,11 @@ test("a backup is made, downloaded, opened next to the gym and put in its place,
     await made.getByRole("link", { name: "Download" }).click();
     const file = await (await download).path();
 
-    // Since then: a combination more, a wall that is revoked, and a coach who is blocked.
-    const { api, headers } = await gym.signIn();
+    // Since then: a combination more, a wall and a link that are revoked, and a coach who is blocked.
     await api.post("/api/combinations", { headers, data: { name: "After the backup", text: "1 2 / *3 1 1" } });
     const { walls } = await (await api.get("/api/walls")).json();
     await api.post(`/api/walls/${walls[0].id}/revoke`, { headers });
+    await api.post(`/api/session-links/${(await link.json()).id}/revoke`, { headers });
     const blocked = await api.put("/api/coaches/3", { headers, data: { active: false } });
     expect(blocked.ok()).toBe(true);
 
@@ -242,6 +246,7 @@ test("a backup is made, downloaded, opened next to the gym and put in its place,
     await expect(page.getByLabel("E-mail")).toBeVisible({ timeout: 120_000 });
     expect(gym.sql("SELECT COUNT(*) FROM combination WHERE name = 'After the backup'")).toBe("0");
     expect(gym.sql(`SELECT revoked_at IS NOT NULL FROM wall WHERE wall_key = '${walls[0].key}'`)).toBe("1");
+    expect(gym.sql("SELECT revoked_at IS NOT NULL FROM session_link")).toBe("1");
     expect(gym.sql("SELECT active FROM user ORDER BY id")).toBe("1\n1\n0");
     expect(readdirSync(join(gym.state, "backups")).filter((name) => name.startsWith("before-restore-"))).toHaveLength(
       1,
