@@ -168,7 +168,10 @@ final class AtHomeTest extends ApiTestCase
             [self::day('-1 day')],
         );
         self::assertSame(201, $this->make(['combinations' => [$this->combination]])->status, 'ended ones do not count');
-        self::service(Connection::class)->executeStatement('UPDATE session_link SET ends_on = ?', [self::day('+1 day')]);
+        self::service(Connection::class)->executeStatement(
+            'UPDATE session_link SET ends_on = ?',
+            [self::day('+1 day')],
+        );
         $refused = $this->make(['combinations' => [$this->combination]]);
         self::assertSame([409, 'quota-reached'], [$refused->status, $refused->body['type']]);
         self::assertStringContainsString('at most 2,000 links to sessions', $refused->raw);

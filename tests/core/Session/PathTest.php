@@ -41,7 +41,8 @@ final class PathTest extends TestCase
     public function testFromNothingAnyLinkIsAFirstStep(): void
     {
         self::assertSame(['1 2'], self::path([], '1 2', []));
-        self::assertSame(['1 2', '1 2 3b', '1 2 3b 4'], self::path([], '1 2 3b 4', ['5 6', '1 2', '1 2 3b', '1 2 6 3b']));
+        $library = ['5 6', '1 2', '1 2 3b', '1 2 6 3b'];
+        self::assertSame(['1 2', '1 2 3b', '1 2 3b 4'], self::path([], '1 2 3b 4', $library));
         self::assertNull(self::path([], '1 2 3b 4', ['5 6', '1 2 6 3b']), 'the first link is in no pair');
     }
 
