@@ -10,6 +10,7 @@ const WITH_PARAMETERS: Record<string, string> = {
   "bench/:id": "/bench/4",
   "combinations/:id": "/combinations/4",
   "combinations/:id/measure": "/combinations/4/measure",
+  "courses/:id/syllabus": "/courses/3/syllabus",
   "logbook/:id": "/logbook/1",
   "sessions/:id": "/sessions/1",
   "review/:id": "/review/1",
