@@ -8,7 +8,7 @@ namespace Periplus\App\Course;
 final readonly class Syllabus
 {
     /**
-     * @param string|null $startsOn a day of the first week, such as 2026-12-07; null while nobody knows
+     * @param string|null $startsOn a day of the first week, such as 2026-12-07; null when it is not set
      * @param list<SyllabusWeek> $weeks in their order
      */
     public function __construct(public ?string $startsOn = null, public array $weeks = [])

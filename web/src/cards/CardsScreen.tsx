@@ -5,9 +5,9 @@ import { Link, useSearchParams } from "react-router";
 import type { Card } from "../api/client";
 import { Loaded } from "../ui/Loaded";
 import { LogNav } from "../ui/LogNav";
-import { QrCode } from "../ui/QrCode";
 import { useNotice } from "../ui/useNotice";
 import { day } from "../ui/words";
+import { CodeToScan } from "./CodeToScan";
 import { SessionLinkList } from "./SessionLinkList";
 import { cardAddress, useCards, useRevokeCard } from "./useCards";
 import { useConfirmRevoke } from "./useConfirmRevoke";
@@ -86,14 +86,7 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
           </Flex>
         )}
       </div>
-      {isOpen && (
-        <details className="card-code" open={withCode}>
-          <summary>
-            <Trans>Code to scan</Trans>
-          </summary>
-          <QrCode address={address} label={t`Address of ${card.name}`} />
-        </details>
-      )}
+      {isOpen && <CodeToScan address={address} name={card.name} isOpen={withCode} />}
     </li>
   );
 }

@@ -4,9 +4,9 @@ import { Button, Flex } from "antd";
 import type { SessionLink } from "../api/client";
 import { clockOf } from "../ui/clock";
 import { Loaded } from "../ui/Loaded";
-import { QrCode } from "../ui/QrCode";
 import { useNotice } from "../ui/useNotice";
 import { day, todayInGym } from "../ui/words";
+import { CodeToScan } from "./CodeToScan";
 import { useConfirmRevoke } from "./useConfirmRevoke";
 import { sessionAddress, useRevokeSessionLink, useSessionLinks } from "./useSessionLinks";
 import "./cards.css";
@@ -76,14 +76,7 @@ function Row({ link, withCode }: { link: SessionLink; withCode: boolean }) {
           </Flex>
         )}
       </div>
-      {isOpen && (
-        <details className="card-code" open={withCode}>
-          <summary>
-            <Trans>Code to scan</Trans>
-          </summary>
-          <QrCode address={address} label={t`Address of ${link.name}`} />
-        </details>
-      )}
+      {isOpen && <CodeToScan address={address} name={link.name} isOpen={withCode} />}
     </li>
   );
 }
