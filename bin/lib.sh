@@ -20,6 +20,7 @@ use_state() { # FOLDER
     STATE=$1
     RUN=$STATE/run
     DB_SOCKET=$RUN/db/db.sock
+    RECORDINGS=$STATE/recordings
     export PERIPLUS_STATE=$STATE
 }
 use_state "$STATE"

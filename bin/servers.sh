@@ -224,9 +224,10 @@ server_config() {
     local account=; [ "$(id -u)" = 0 ] && account="user = $WEB_ACCOUNT
 group = $(id -gn "$WEB_ACCOUNT")
 listen.owner = $WEB_ACCOUNT"
-    mkdir -p "$PERIPLUS_CLIPS" "$RUN/push" "$RUN/web"
+    mkdir -p "$PERIPLUS_CLIPS" "$RECORDINGS" "$RUN/push" "$RUN/web"
     give "$WEB_ACCOUNT" "$STATE/tmp/php"
     give "$WEB_ACCOUNT" "$PERIPLUS_CLIPS"
+    give "$WEB_ACCOUNT" "$RECORDINGS"
     give "$WEB_ACCOUNT" "$RUN/push"
     # The front says on these sockets which device a request came from: nobody else may.
     give "$WEB_ACCOUNT" "$RUN/web"

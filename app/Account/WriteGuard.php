@@ -19,6 +19,8 @@ use function Periplus\Core\Language\t;
 #[AsEventListener(priority: 20)]
 final readonly class WriteGuard
 {
+    private const MB = 1_048_576;
+
     public function __construct(private RequestToken $token)
     {
     }
@@ -37,7 +39,10 @@ final readonly class WriteGuard
             throw new ApiProblem(
                 413,
                 'too-large',
-                t('This is larger than the {largest} kB the server takes at a time.', largest: $largest / 1024),
+                t(
+                    'This is larger than the {largest} the server takes at a time.',
+                    largest: $largest < self::MB ? ($largest / 1024).' kB' : ($largest / self::MB).' MB',
+                ),
             );
         }
         // Screens and phones authenticate by the key in their URL, which no other site knows; sessions are ignored

@@ -7,6 +7,8 @@ namespace Periplus\App\AtHome;
 use Periplus\App\Numbering\GymNumbering;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Plan\PlanCheck;
+use Periplus\App\Recording\DemonstratedRecordings;
+use Periplus\App\Recording\Recording;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Voice\Clips;
 use Periplus\Core\Session\Wall\Utterance;
@@ -26,6 +28,7 @@ final readonly class HomeSession
         private PlanCheck $check,
         private GymNumberings $numberings,
         private Clips $clips,
+        private DemonstratedRecordings $recordings,
         private CacheInterface $cache,
     ) {
     }
@@ -45,6 +48,7 @@ final readonly class HomeSession
         return [
             ...(array) $document,
             'version' => 1,
+            'chains' => $this->recordings->addTo($document->chains),
             'said' => array_map(
                 static fn (Utterance $said): array => [...(array) $said, 'clip' => $digests[$said->text]],
                 $document->said,
@@ -80,6 +84,12 @@ final readonly class HomeSession
         $text = array_search($digest, $this->clips->digests($texts), true);
 
         return false === $text ? null : $this->clips->sound($digest, $text);
+    }
+
+    /** @return list<Recording> what it plays */
+    public function recordings(SessionLink $link): array
+    {
+        return array_values($this->recordings->in($this->read($link, null)->chains));
     }
 
     private function read(SessionLink $link, ?string $numbering): WallDocument

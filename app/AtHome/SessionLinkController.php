@@ -7,6 +7,7 @@ namespace Periplus\App\AtHome;
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Recording\RecordingResponse;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Store\Refused;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -75,6 +76,12 @@ final readonly class SessionLinkController
         }
 
         return new Response($sound, 200, ['Content-Type' => 'audio/wav']);
+    }
+
+    #[Route('/api/athlete-sessions/{key<[0-9a-f]{32}>}/recordings/{id<\d{1,9}>}', methods: 'GET')]
+    public function recording(string $key, int $id, RecordingResponse $files): Response
+    {
+        return $files->among($this->session->recordings($this->links->withKey($key)), $id);
     }
 
     /** Counts that somebody came to the end, without a name. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Card;
 
+use Periplus\App\Recording\PlayedRecording;
 use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\FromAbove\FromAbove;
 
@@ -16,6 +17,7 @@ final readonly class CardChain
      * @param FromAbove $fromAbove against both opponents
      * @param list<CardItem> $items
      * @param list<string> $reminders
+     * @param list<PlayedRecording> $recordings
      */
     public function __construct(
         public int $id,
@@ -27,6 +29,7 @@ final readonly class CardChain
         public int $lengthMs,
         public array $items,
         public array $reminders,
+        public array $recordings,
     ) {
     }
 }

@@ -8,6 +8,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Print\FileResponse;
+use Periplus\App\Recording\RecordingResponse;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -56,5 +57,11 @@ final readonly class CardController
     public function read(string $key): JsonResponse
     {
         return new JsonResponse($this->serializer->serialize($this->cards->withKey($key), $this->gym->name()));
+    }
+
+    #[Route('/api/athlete-cards/{key<[0-9a-f]{32}>}/recordings/{id<\d{1,9}>}', methods: 'GET')]
+    public function recording(string $key, int $id, RecordingResponse $files): Response
+    {
+        return $files->among($this->serializer->recordings($this->cards->withKey($key)), $id);
     }
 }

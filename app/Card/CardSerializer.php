@@ -6,7 +6,12 @@ namespace Periplus\App\Card;
 
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Recording\PlayedRecording;
+use Periplus\App\Recording\Recording;
+use Periplus\App\Recording\Recordings;
+use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Drawing\LineDrawer;
 use Periplus\Core\Drawing\LineSize;
@@ -30,6 +35,7 @@ final readonly class CardSerializer
         private GymHouseRules $rules,
         private Reader $reader,
         private Check $check,
+        private Recordings $recordings,
     ) {
     }
 
@@ -63,9 +69,31 @@ final readonly class CardSerializer
                     $result->timing->moments,
                 ),
                 reminders: array_column($reminders->for($result), 'text'),
+                recordings: array_map(
+                    static fn (Recording $one): PlayedRecording => $one->played(),
+                    $this->recordingsOf($chain),
+                ),
             );
         }
 
         return new CardDocument($card->name(), $gym, $content->stance, $numbering->name, $combinations);
+    }
+
+    /** @return list<Recording> all that can be played on a card */
+    public function recordings(Card $card): array
+    {
+        $recordings = [];
+        foreach ($card->content()->combinations as $row) {
+            $chain = $this->reader->readStored($row->notation, $row->stance)?->chain;
+            array_push($recordings, ...(null === $chain ? [] : $this->recordingsOf($chain)));
+        }
+
+        return $recordings;
+    }
+
+    /** @return list<Recording> */
+    private function recordingsOf(Chain $chain): array
+    {
+        return $this->recordings->ofChain(Fingerprint::of($chain)->plain, $chain->techniques());
     }
 }

@@ -54,6 +54,9 @@ class Gym implements Versioned
     #[ORM\Column(type: 'json', nullable: true)]
     private ?array $voice = null;
 
+    #[ORM\Column(options: ['default' => false])]
+    private bool $backsUpRecordings = false;
+
     #[ORM\Column(type: TrainingType::NAME, nullable: true)]
     private ?Training $training = null;
 
@@ -128,6 +131,12 @@ class Gym implements Versioned
     public function voice(): ?array
     {
         return $this->voice;
+    }
+
+    /** Tells whether backups contain the recordings of coaches, which may be large. */
+    public function backsUpRecordings(): bool
+    {
+        return $this->backsUpRecordings;
     }
 
     public function endSetupStep(SetupStep $step, SetupOutcome $outcome): void

@@ -38,6 +38,11 @@ final class Gyms extends ServiceEntityRepository
         $this->set('voice', $voice, 'json');
     }
 
+    public function backUpRecordings(bool $isBackedUp): void
+    {
+        $this->set('backsUpRecordings', $isBackedUp, 'boolean');
+    }
+
     /** Remembers the core with which the library was checked. */
     public function checkedBy(string $core): void
     {

@@ -12,6 +12,8 @@ use function Periplus\Core\Language\t;
 /** How much of something a gym has, and the maximum. */
 final readonly class Quota
 {
+    private const MB = 1_000_000;
+
     /**
      * @param string $what in the plural, such as "plans"
      * @param string $unit "" for a count, "bytes" for an amount of data
@@ -26,12 +28,20 @@ final readonly class Quota
         if ($this->used + $more > $this->limit) {
             throw new Conflict(
                 'quota-reached',
-                t(
-                    'A gym has at most {limit} {what}, and the limit is reached. Delete what is no longer needed; '
-                        .'Gym, Status shows the quotas.',
-                    limit: number_format($this->limit),
-                    what: $this->what,
-                ),
+                'bytes' === $this->unit
+                    ? t(
+                        'The {what} of a gym take at most {limit} MB, and there is no room for another {more} MB. '
+                            .'Delete what is no longer needed; Gym, Status shows the quotas.',
+                        limit: number_format($this->limit / self::MB),
+                        more: number_format($more / self::MB, 1),
+                        what: $this->what,
+                    )
+                    : t(
+                        'A gym has at most {limit} {what}, and the limit is reached. Delete what is no longer needed; '
+                            .'Gym, Status shows the quotas.',
+                        limit: number_format($this->limit),
+                        what: $this->what,
+                    ),
             );
         }
     }

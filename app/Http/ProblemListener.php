@@ -10,6 +10,7 @@ use Doctrine\DBAL\Exception\RetryableException;
 use Doctrine\ORM\OptimisticLockException;
 use Periplus\App\Store\ChangedMeanwhile;
 use Periplus\App\Store\Conflict;
+use Periplus\App\Store\DiskFull;
 use Periplus\App\Store\Gone;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotAllowed;
@@ -39,6 +40,7 @@ final readonly class ProblemListener
         Gone::class => 410,
         ChangedMeanwhile::class => 412,
         Invalid::class => 422,
+        DiskFull::class => 503,
     ];
     /** MariaDB client errors for a server that is down or went away: gone away, lost during a query, shutting down. */
     private const CUT_OFF = [2002, 2006, 2013, 1053, 4031];
@@ -124,9 +126,8 @@ final readonly class ProblemListener
             \in_array($code, self::FULL, true),
             self::ENGINE === $code && str_contains($cause->getMessage(), '28') => ProblemResponse::of(
                 503,
-                'disk-full',
-                t('The disk of the gym\'s server is full, so nothing was saved. Free some space there, then '
-                    .'try again.'),
+                DiskFull::TYPE,
+                DiskFull::sentence(),
             ),
             self::READ_ONLY === $code => ProblemResponse::of(
                 503,

@@ -15,8 +15,8 @@ final readonly class StripControlCharacters
     {
         $request = $event->getRequest();
         $content = $request->getContent();
-        // A recording is not text; only this route accepts one, whatever content type a request has.
-        if (!$event->isMainRequest() || '' === $content || '/api/onsets' === $request->getPathInfo()) {
+        // A file is not text, whatever content type the request says it has.
+        if (!$event->isMainRequest() || '' === $content || LargeBody::isFile($request)) {
             return;
         }
         $readable = PlainText::json($content);

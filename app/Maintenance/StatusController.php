@@ -20,6 +20,7 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\ResponseHeaderBag;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -66,6 +67,7 @@ final readonly class StatusController
             'disk' => $disk,
             'diskIsNearlyFull' => $disk->free < max(self::MIN_DISK_BYTES, $disk->total * self::MIN_DISK_SHARE),
             'backups' => $backups,
+            'backsUpRecordings' => $this->gyms->get()->backsUpRecordings(),
             'backupIsOld' => null === $last || $last->madeAt->time < new \DateTimeImmutable(self::MAX_BACKUP_AGE),
             'certificateEnd' => '' === $this->certificateEnd ? null : $this->certificateEnd,
             'walls' => array_map(
@@ -88,6 +90,26 @@ final readonly class StatusController
         $this->audit->add($user->id(), 'gym.backup', t('made a backup'), 'status');
 
         return $this->asked($this->state->ask(MaintenanceJob::Backup));
+    }
+
+    /** Chooses what backups contain from now on. */
+    #[Route('/api/backups/content', methods: 'PUT')]
+    #[IsGranted(Permission::ManageGym->value)]
+    public function choose(
+        #[MapRequestPayload(acceptFormat: 'json')] BackupContentRequest $request,
+        #[CurrentUser] User $user,
+    ): Response {
+        $this->gyms->backUpRecordings($request->recordings);
+        $this->audit->add(
+            $user->id(),
+            'gym.backup',
+            $request->recordings
+                ? t('put the recordings into backups')
+                : t('left the recordings out of backups'),
+            'status',
+        );
+
+        return new Response(status: 204);
     }
 
     #[Route('/api/backups/{name<[a-z0-9.-]{1,60}>}', methods: 'GET')]

@@ -77,7 +77,7 @@ final readonly class MeasureController
 
     /** Returns the hits in a recording of a bag or pads: a mono WAV file of at most a minute. It is not stored. */
     #[Route('/api/onsets', methods: 'POST')]
-    #[LargeBody(self::MAX_RECORDING_BYTES)]
+    #[LargeBody(self::MAX_RECORDING_BYTES, isFile: true)]
     #[HeavyWork]
     public function onsets(Request $request): JsonResponse
     {

@@ -86,7 +86,11 @@ final class Programmes extends ServiceEntityRepository
     /**
      * Returns the document that screens play, with the clips.
      *
-     * @return array{said: list<array{text: string, clip: string, ...}>, ...} docs/formats/wall.md
+     * @return array{
+     *     said: list<array{text: string, clip: string, ...}>,
+     *     chains: list<array<string, mixed>>,
+     *     ...,
+     * } docs/formats/wall.md
      */
     public function document(int $run, int $version): array
     {

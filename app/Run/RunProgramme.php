@@ -74,6 +74,7 @@ class RunProgramme
      *         ...,
      *     }>,
      *     said: list<array{atMs: int, text: string}>,
+     *     chains: list<array<string, mixed>>,
      *     ...,
      * }
      */
@@ -113,7 +114,12 @@ class RunProgramme
             ...$document,
             'needs' => $document['needs'] ?? [],
             'chains' => array_map(
-                static fn (array $chain): array => $chain + ['holder' => null, 'fromAbove' => null],
+                static fn (array $chain): array => $chain + [
+                    'holder' => null,
+                    'fromAbove' => null,
+                    'fingerprint' => null,
+                    'techniques' => [],
+                ],
                 $document['chains'],
             ),
             'opening' => $document['opening'] ?? [],

@@ -8,6 +8,8 @@ use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumbering;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Recording\DemonstratedRecordings;
+use Periplus\App\Recording\RecordingResponse;
 use Periplus\App\Store\Gone;
 use Periplus\App\Store\NotAllowed;
 use Periplus\App\Store\NotFound;
@@ -37,6 +39,8 @@ final readonly class ScreenController
         private Programmes $programmes,
         private GymSettings $gym,
         private GymNumberings $numberings,
+        private DemonstratedRecordings $recordings,
+        private RecordingResponse $files,
     ) {
     }
 
@@ -97,9 +101,11 @@ final readonly class ScreenController
                 : $this->numberings->all()[$numbering]->numbering
                     ?? throw new NotFound(t('There is no such numbering. It may have been archived.'));
 
-        return new JsonResponse(null === $named ? $document : [
+        return new JsonResponse([
             ...$document,
-            'chains' => $this->record->chainsIn($run, $version, $named),
+            'chains' => $this->recordings->addTo(
+                null === $named ? $document['chains'] : $this->record->chainsIn($run, $version, $named),
+            ),
         ]);
     }
 
@@ -118,6 +124,17 @@ final readonly class ScreenController
         }
 
         return new Response($sound, 200, ['Content-Type' => 'audio/wav']);
+    }
+
+    #[Route('/recordings/{run<\d{1,9}>}/{version<\d{1,9}>}/{id<\d{1,9}>}', methods: 'GET')]
+    public function recording(string $key, int $run, int $version, int $id): Response
+    {
+        $this->mine($key, $run);
+
+        return $this->files->among(
+            array_values($this->recordings->in($this->programmes->document($run, $version)['chains'])),
+            $id,
+        );
     }
 
     #[Route('/commands', methods: 'POST')]

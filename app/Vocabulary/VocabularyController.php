@@ -35,6 +35,7 @@ final readonly class VocabularyController
         $response = new JsonResponse([
             'strikes' => array_map(
                 static fn (Strike $strike): array => [
+                    'id' => $strike->id,
                     'family' => $strike->family,
                     'role' => $strike->role->value,
                     'name' => $strike->name,

@@ -32,6 +32,21 @@ final readonly class Chain implements \Countable
         return new self($items);
     }
 
+    /** @return list<string> the ids of its strikes and moves, each once, in their order */
+    public function techniques(): array
+    {
+        $ids = [];
+        foreach ($this->items as $item) {
+            if ($item instanceof StrikeItem) {
+                $ids[$item->strike->id] = true;
+            } elseif ($item instanceof MoveItem) {
+                $ids[$item->move->id] = true;
+            }
+        }
+
+        return array_keys($ids);
+    }
+
     /**
      * Throws when the item at that index cannot follow the items before it.
      *

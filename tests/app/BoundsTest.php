@@ -343,14 +343,17 @@ final class BoundsTest extends ApiTestCase
         self::assertSame(100, $this->importLog($entries)->body['known'], 'sent again');
     }
 
-    #[TestWith(['/api/session', 64])]
-    #[TestWith(['/api/combinations', 64])]
-    #[TestWith(['/api/imports', 4096])]
-    #[TestWith(['/api/logbook/import', 4096])]
-    #[TestWith(['/api/onsets', 2048])]
-    #[TestWith(['/api/voice/clips', 1024])]
-    public function testABodyIsRefusedByItsSizeBeyondWhatItsRouteTakes(string $path, int $kilobytes): void
-    {
+    #[TestWith(['/api/session', 64, '64 kB'])]
+    #[TestWith(['/api/combinations', 64, '64 kB'])]
+    #[TestWith(['/api/imports', 4096, '4 MB'])]
+    #[TestWith(['/api/logbook/import', 4096, '4 MB'])]
+    #[TestWith(['/api/onsets', 2048, '2 MB'])]
+    #[TestWith(['/api/voice/clips', 1024, '1 MB'])]
+    public function testABodyIsRefusedByItsSizeBeyondWhatItsRouteTakes(
+        string $path,
+        int $kilobytes,
+        string $said,
+    ): void {
         $this->signIn('head');
         $body = str_repeat('x', 1024 * $kilobytes);
         $type = ['Content-Type' => 'application/json'];
@@ -358,7 +361,7 @@ final class BoundsTest extends ApiTestCase
         self::assertNotSame(413, $this->ask('POST', $path, $body, $type)->status, 'as large as it may be');
         $refused = $this->ask('POST', $path, $body.'x', $type);
         self::assertSame(
-            [413, 'too-large', "This is larger than the $kilobytes kB the server takes at a time."],
+            [413, 'too-large', "This is larger than the $said the server takes at a time."],
             [$refused->status, $refused->type(), $refused->title()],
         );
     }

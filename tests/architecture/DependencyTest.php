@@ -389,6 +389,15 @@ final class DependencyTest
             'App\Account',
             'App\Plan',
         ],
+        'App\Recording' => [
+            'App\Security',
+            'App\Store',
+            'App\Http',
+            'App\Audit',
+            'App\Gym',
+            'App\Account',
+            'App\Combination',
+        ],
         'App\Run' => [
             'App\Security',
             'App\Store',
@@ -401,6 +410,7 @@ final class DependencyTest
             'App\Plan',
             'App\Wall',
             'App\Voice',
+            'App\Recording',
         ],
         'App\Measure' => [
             'App\Store',
@@ -462,6 +472,7 @@ final class DependencyTest
             'App\Numbering',
             'App\Combination',
             'App\Print',
+            'App\Recording',
         ],
         'App\Syllabus' => [
             'App\Security',
@@ -485,6 +496,7 @@ final class DependencyTest
             'App\Combination',
             'App\Plan',
             'App\Voice',
+            'App\Recording',
         ],
         'App\Vocabulary' => ['App\Card', 'App\Exchange', 'App\Print'],
         'App\Maintenance' => [

@@ -18,6 +18,8 @@ final readonly class WallChain
      *                                                 nobody holds
      * @param int $learningMs how long it takes at learning tempo
      * @param FromAbove|null $fromAbove against an orthodox opponent, where it is demonstrated
+     * @param string|null $fingerprint by which its recording is found, where it is demonstrated
+     * @param list<string> $techniques ids of its strikes and moves, where it is demonstrated
      */
     public function __construct(
         public array $numbers,
@@ -27,6 +29,8 @@ final readonly class WallChain
         public int $learningMs,
         public ?array $holder,
         public ?FromAbove $fromAbove,
+        public ?string $fingerprint,
+        public array $techniques,
     ) {
     }
 }

@@ -6,6 +6,7 @@ namespace Periplus\Core\Session\Wall;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Drawing\LineDrawer;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Check\Check;
@@ -192,6 +193,7 @@ final class WallSerializer
                 $inStances['orthodox'],
                 $options->atTempo((float) SessionValues::builtIn()->value('learning')),
             );
+            $isDemonstrated = isset($this->demonstrated[$told]);
             $this->places[$told] = \count($this->chains);
             $this->chains[] = new WallChain(
                 numbers: $numbers,
@@ -207,10 +209,12 @@ final class WallSerializer
                 holder: $options->medium->properties()->held
                     ? array_map(PadHolder::builtIn()->does(...), $inStances)
                     : null,
-                fromAbove: isset($this->demonstrated[$told])
+                fromAbove: $isDemonstrated
                     ? ViewDrawer::draw($result->inStance, $result->timing, $result->sway, $options->athlete)
                         ->against(Stance::Orthodox)
                     : null,
+                fingerprint: $isDemonstrated ? Fingerprint::of($chain)->plain : null,
+                techniques: $isDemonstrated ? $chain->techniques() : [],
             );
         }
 
