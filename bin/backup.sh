@@ -1,14 +1,18 @@
 # Shared by bin/periplus and bin/keeper: the whole gym as one file, checked on the way back.
-# The file is a tar of three: what it is, the database as SQL compressed, and the digests of both.
+# The file is a tar of three: what it is, the database as SQL compressed, and the digests of both. Where the head coach has
+# chosen so, the recordings follow, each under a name that begins with the digest of its content.
 
-BACKUP_FORMAT=periplus-backup-2
+BACKUP_FORMAT=periplus-backup-3
+RECORDING='recordings/[0-9a-f]{64}-[0-9a-f]{8}'
+# More than a gym may have of them, in bytes.
+MAX_RECORDINGS_BYTES=2100000000
 # Filled again on the way back, or of use only to whoever is signed in now.
 NOT_KEPT=(index_term deletion_neighbour session rule_preview rule_preview_result)
 # A dump larger than this, or this many times larger than its compressed form, is not one of ours.
 MAX_DUMP_BYTES=8000000000
 MAX_COMPRESSION=200
 # A backup may hold these lines about itself, and no others.
-ABOUT_LINE='^(format periplus-backup-[12]|made [0-9TZ:-]{10,20}|schema Version[0-9]{14}|core [0-9a-f]{32}|rows [a-z_]{1,60} [0-9]{1,12}|(combinations|coaches) [0-9]{1,12})$'
+ABOUT_LINE='^(format periplus-backup-[123]|recordings [0-9]{1,6}|made [0-9TZ:-]{10,20}|schema Version[0-9]{14}|core [0-9a-f]{32}|rows [a-z_]{1,60} [0-9]{1,12}|(combinations|coaches) [0-9]{1,12})$'
 
 # One row a line, so that rows can be counted, all from one moment.
 dump() { mariadb-dump --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" --single-transaction --skip-dump-date --hex-blob --skip-extended-insert --no-autocommit --default-character-set=utf8mb4 "${NOT_KEPT[@]/#/--ignore-table-data=periplus.}" --databases periplus; }
@@ -40,6 +44,9 @@ backup() { # FILE
         # The name first: whatever interrupts the next line, the traps know what to remove.
         WORK=$(mktemp -du "$folder/.periplus-backup.XXXXXX")
         mkdir -m 700 "$WORK" 2>/dev/null || not_written "$folder" "There cannot be written to $folder."
+        find "$STATE/tmp" -maxdepth 1 -name 'backup.*' -mmin +60 -exec rm -rf {} + 2>/dev/null || true
+        recordings=$(link_recordings) || not_written "$STATE" "The recordings could not be read."
+        trap '[ -z "$WORK" ] || rm -rf "$WORK" "${recordings%/recordings}"' EXIT
         dump | gzip -6 >"$WORK/library.sql.gz" || not_written "$folder" "The database could not be read."
         whole "$WORK/library.sql.gz" || not_written "$folder" "The database was not read to its end."
         {
@@ -47,16 +54,32 @@ backup() { # FILE
             echo "made $(date -u +%Y-%m-%dT%H:%M:%SZ)"
             echo "schema $(applied_migrations periplus | tail -n 1)"
             echo "core $(core_digest)"
+            echo "recordings $(ls "$recordings" | wc -l)"
             gzip -dc "$WORK/library.sql.gz" | rows_in
         } >"$WORK/about" || not_written "$folder" "What the backup holds could not be counted."
         (cd "$WORK" && sha256sum about library.sql.gz >digests) || not_written "$folder" "The backup could not be written."
-        tar -C "$WORK" -cf "$WORK/whole" about library.sql.gz digests || not_written "$folder" "The backup could not be written."
+        (cd "${recordings%/recordings}" && find recordings -type f | sort) >"$WORK/names"
+        tar -C "$WORK" -cf "$WORK/whole" about library.sql.gz digests -C "${recordings%/recordings}" --verbatim-files-from -T "$WORK/names" || not_written "$folder" "The backup could not be written."
         sync "$WORK/whole" || not_written "$folder" "The backup could not be written."
         # In place in one step, and only where nothing is: a backup that was cut off leaves no file that looks like one.
         mv -nT "$WORK/whole" "$file"
         [ ! -e "$WORK/whole" ] || not_written "$folder" "There is a file $file already."
-        say "The gym is in $file: $(counted combination "$WORK/about") combinations, $(counted user "$WORK/about") coaches."
+        say "The gym is in $file: $(counted combination "$WORK/about") combinations, $(counted user "$WORK/about") coaches, $(wc -l <"$WORK/names") recordings."
     )
+}
+
+# Links what belongs into a backup to a folder of its own, where nothing is deleted meanwhile, and prints its name.
+link_recordings() {
+    local folder name
+    mkdir -p "$RECORDINGS"
+    folder=$(mktemp -d "$STATE/tmp/backup.XXXXXX")
+    mkdir "$folder/recordings"
+    if [ "$(sql -e "SELECT backs_up_recordings FROM periplus.gym WHERE id = 1" 2>/dev/null)" = 1 ]; then
+        while read -r name; do
+            ln "$RECORDINGS/$name" "$folder/recordings/$name" 2>/dev/null || true # its file is missing
+        done < <(sql -e "SELECT file_name FROM periplus.recording")
+    fi
+    echo "$folder/recordings"
 }
 
 counted() { local count; count=$(sed -n "s/^rows $1 \([0-9]*\)$/\1/p" "$2"); echo "${count:-0}"; } # TABLE FILE
@@ -68,13 +91,14 @@ as_it_was() { # SENTENCE
 
 # Unpacks a backup into WORK and makes sure that it is one, without running anything in it.
 unpack() { # FILE
-    local file=$1 about=$WORK/about size packed
+    local file=$1 about=$WORK/about size packed members count
     [ -f "$file" ] && [ -r "$file" ] || fail "There is no file $file that can be read."
-    # Three plain files, by type and name; no links, devices or further members.
-    [ "$(tar -tvf "$file" 2>/dev/null | awk '{ print substr($1, 1, 1), $NF }' | sort | paste -sd,)" = "- about,- digests,- library.sql.gz" ] || as_it_was "$file is no backup of Periplus, or it is cut off."
+    # Three plain files and recordings, by type and name; no links, devices or further members.
+    members=$(tar -tvf "$file" 2>/dev/null | awk '{ print substr($1, 1, 1), $NF }' | sort)
+    [ "$(grep -vxE -- "- $RECORDING" <<<"$members" | paste -sd,)" = "- about,- digests,- library.sql.gz" ] || as_it_was "$file is no backup of Periplus, or it is cut off."
     tar -C "$WORK" --no-same-owner --no-same-permissions -xf "$file" about library.sql.gz digests 2>/dev/null || as_it_was "$file is no backup of Periplus, or it is cut off."
     [ "$(stat -c %s "$about")" -le 65536 ] && [ "$(stat -c %s "$WORK/digests")" -le 4096 ] || as_it_was "$file is no backup of Periplus."
-    grep -aqEx 'format periplus-backup-[12]' "$about" || as_it_was "$file is a backup of a newer version of Periplus."
+    grep -aqEx 'format periplus-backup-[123]' "$about" || as_it_was "$file is a backup of a newer version of Periplus."
     ! grep -aqvE "$ABOUT_LINE" "$about" || as_it_was "$file says things about itself that no backup says."
     [ "$(awk '{ print $2 }' "$WORK/digests" | sort | paste -sd,)" = "about,library.sql.gz" ] && (cd "$WORK" && sha256sum --status -c digests) || as_it_was "$file is damaged: its content is not what was written."
     packed=$(stat -c %s "$WORK/library.sql.gz")
@@ -82,6 +106,29 @@ unpack() { # FILE
     [ "$size" -le "$MAX_DUMP_BYTES" ] || size=$MAX_DUMP_BYTES
     [ "$({ gzip -dc "$WORK/library.sql.gz" 2>/dev/null || true; } | head -c $((size + 1)) | wc -c)" -le "$size" ] || as_it_was "$file is far larger unpacked than a backup is."
     whole "$WORK/library.sql.gz" || as_it_was "$file does not hold the whole gym."
+    grep -oxE -- "- $RECORDING" <<<"$members" | cut -c3- >"$WORK/names" || true
+    count=$(sed -n 's/^recordings \([0-9]*\)$/\1/p' "$about" | head -n 1)
+    [ "$(sort -u "$WORK/names" | wc -l)" = "$((10#${count:-0}))" ] && [ "$(wc -l <"$WORK/names")" = "$((10#${count:-0}))" ] || as_it_was "$file says that it holds ${count:-0} recordings, and others are in it."
+    unpack_recordings "$file"
+}
+
+unpack_recordings() { # FILE
+    local name
+    [ -s "$WORK/names" ] || return 0
+    [ "$(tar -tvf "$1" | awk '{ sum += $3 } END { printf "%d", sum }')" -le $((MAX_RECORDINGS_BYTES + MAX_DUMP_BYTES)) ] || as_it_was "$1 holds more recordings than a gym may have."
+    tar -C "$WORK" --no-same-owner --no-same-permissions --touch -xf "$1" --verbatim-files-from -T "$WORK/names" 2>/dev/null || as_it_was "The recordings in $1 could not be read."
+    while read -r name; do
+        [[ ${name#recordings/} == "$(sha256sum <"$WORK/$name" | cut -c1-64)"-* ]] || as_it_was "$1 is damaged: a recording is not what was written."
+    done <"$WORK/names"
+}
+
+# Puts unpacked recordings where they are kept. Those of the gym as it is stay: until it is replaced, it needs them.
+keep_recordings() {
+    [ -s "$WORK/names" ] || return 0
+    mkdir -p "$RECORDINGS"
+    chown --reference="$RECORDINGS" "$WORK"/recordings/*
+    chmod 600 "$WORK"/recordings/*
+    mv -n "$WORK"/recordings/* "$RECORDINGS"
 }
 
 # Runs the statements of a dump in periplus_incoming as an account that has rights there alone, by a client that takes no
@@ -120,6 +167,7 @@ read_backup() { # FILE
         count=$(sed -n "s/^${pair%%:*} \([0-9]*\)$/\1/p" "$about" | head -n 1)
         [ -z "$count" ] || [ "$(sql -e "SELECT COUNT(*) FROM periplus_incoming.${pair##*:}")" -ge $((10#$count - 5)) ] || as_it_was "$file says that it holds $count ${pair%%:*}, and fewer came in."
     done
+    keep_recordings
     step "Bringing the tables up to date" bring_over periplus_incoming
     step "Checking the library anew" recompute periplus_next
     sql -e "DROP DATABASE IF EXISTS periplus_incoming"

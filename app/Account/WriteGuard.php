@@ -19,7 +19,7 @@ use function Periplus\Core\Language\t;
 #[AsEventListener(priority: 20)]
 final readonly class WriteGuard
 {
-    private const MB = 1_048_576;
+    private const MB = 1_000_000;
 
     public function __construct(private RequestToken $token)
     {
@@ -41,7 +41,7 @@ final readonly class WriteGuard
                 'too-large',
                 t(
                     'This is larger than the {largest} the server takes at a time.',
-                    largest: $largest < self::MB ? ($largest / 1024).' kB' : ($largest / self::MB).' MB',
+                    largest: $largest < self::MB ? ($largest / 1024).' kB' : intdiv($largest, self::MB).' MB',
                 ),
             );
         }

@@ -144,6 +144,7 @@ class Recording
     {
         return new PlayedRecording(
             $this->id(),
+            $this->fileName,
             $this->kind,
             $this->mediaType(),
             $this->lengthMs,

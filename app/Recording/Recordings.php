@@ -35,7 +35,7 @@ use function Periplus\Core\Language\t;
  */
 final class Recordings extends ServiceEntityRepository implements HasQuota
 {
-    public const MAX_BYTES = 20 * 1024 * 1024;
+    public const MAX_BYTES = 20_000_000;
     public const MAX_LENGTH_MS = 30_000;
     /** A file that was cut to the maximum is longer by up to a frame of its video and of its sound. */
     public const LENGTH_TOLERANCE_MS = 250;

@@ -29,6 +29,7 @@ const Planner = screen(() => import("../sessions/PlannerScreen"));
 const Running = screen(() => import("../run/RunScreen"));
 const Remote = screen(() => import("../run/RemoteScreen"));
 const Voice = screen(() => import("../run/VoiceScreen"));
+const Recordings = screen(() => import("../recording/RecordingsScreen"));
 const Advice = screen(() => import("../advice/AdviceScreen"));
 const Settings = screen(() => import("../gym/SettingsScreen"));
 const Status = screen(() => import("../gym/StatusScreen"));
@@ -93,6 +94,7 @@ const router = createBrowserRouter([
           { path: "run", element: <Running /> },
           { path: "run/:id", element: <Remote /> },
           { path: "voice", element: <Voice /> },
+          { path: "recordings", element: <Recordings /> },
           { path: "advice", element: <Advice /> },
           { path: "settings", element: <Settings /> },
           { path: "status", element: <Status /> },

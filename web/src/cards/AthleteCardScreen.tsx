@@ -9,6 +9,7 @@ import { MovingMark } from "../combination-line/MovingMark";
 import { BothOpponents } from "../from-above/BothOpponents";
 import { PlayBar } from "../play/PlayBar";
 import { usePlay } from "../play/usePlay";
+import { Player } from "../recording/Player";
 import { NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
 import { useAthleteCard } from "./useCards";
@@ -16,7 +17,8 @@ import "./cards.css";
 
 /** An athlete's card on a phone, without sign-in. */
 export default function AthleteCardScreen() {
-  const card = useAthleteCard(useParams().key ?? "");
+  const cardKey = useParams().key ?? "";
+  const card = useAthleteCard(cardKey);
   if (card.isPending) {
     return <Loading what={t`Loading the card`} />;
   }
@@ -35,7 +37,7 @@ export default function AthleteCardScreen() {
         </Trans>
       </p>
       {data.combinations.map((one) => (
-        <One key={one.id} one={one} card={data} />
+        <One key={one.id} one={one} card={data} cardKey={cardKey} />
       ))}
       <p className="small card-caution">
         <Trans>
@@ -47,7 +49,13 @@ export default function AthleteCardScreen() {
   );
 }
 
-function One({ one, card }: { one: AthleteCard["combinations"][number]; card: AthleteCard }) {
+interface OneProps {
+  one: AthleteCard["combinations"][number];
+  card: AthleteCard;
+  cardKey: string;
+}
+
+function One({ one, card, cardKey }: OneProps) {
   const play = usePlay(one);
   const [isOpen, setOpen] = useState(false);
   const [isAbove, setAbove] = useState(false);
@@ -68,6 +76,7 @@ function One({ one, card }: { one: AthleteCard["combinations"][number]; card: At
       {isAbove && (
         <BothOpponents drawing={one.fromAbove} stance={card.stance} names={one.words} at={play.at} plays={play.plays} />
       )}
+      <Played recordings={one.recordings} name={one.name} folder={`/api/athlete-cards/${cardKey}/recordings`} />
       <p className="athlete-words">{one.words.join(", ")}</p>
       {one.reminders.length > 0 && (
         <p>
@@ -78,5 +87,27 @@ function One({ one, card }: { one: AthleteCard["combinations"][number]; card: At
         </p>
       )}
     </Flex>
+  );
+}
+
+interface PlayedProps {
+  recordings: AthleteCard["combinations"][number]["recordings"];
+  /** The name of the combination. */
+  name: string;
+  /** The folder from which they are loaded. */
+  folder: string;
+}
+
+/** Plays what coaches recorded of a combination; its strikes and moves are opened by a press. */
+function Played({ recordings, name, folder }: PlayedProps) {
+  return recordings.map(({ id, kind, technique }) =>
+    technique === null ? (
+      <Player key={id} kind={kind} name={name} address={`${folder}/${id}`} />
+    ) : (
+      <details key={id}>
+        <summary>{technique}</summary>
+        <Player kind={kind} name={technique} address={`${folder}/${id}`} />
+      </details>
+    ),
   );
 }

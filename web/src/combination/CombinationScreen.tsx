@@ -13,6 +13,7 @@ import { compareAddress } from "../compare/address";
 import { AlreadyThere } from "../family/AlreadyThere";
 import { FamilyTree } from "../family/FamilyTree";
 import { useFamily } from "../family/useFamily";
+import { RecordingPanel } from "../recording/RecordingPanel";
 import { NoPage } from "../ui/Failure";
 import { Loading } from "../ui/Loading";
 import type { Fresh } from "../ui/newCombination";
@@ -100,6 +101,7 @@ function Page({ combination }: { combination: Combination }) {
               <div className="line-waiting" />
             )}
           </section>
+          <RecordingPanel combination={combination} />
           {family.data && <FamilyTree self={combination} family={family.data} />}
           <History combination={combination} />
         </div>

@@ -7,7 +7,7 @@ import { GymNav } from "../ui/GymNav";
 import { Loaded } from "../ui/Loaded";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
-import { day, dayAndTime } from "../ui/words";
+import { amount, day, dayAndTime } from "../ui/words";
 import { RestoredCopy } from "./RestoredCopy";
 import "./settings.css";
 import "./status.css";
@@ -28,14 +28,6 @@ const DOING: Record<JobKind, string> = {
   discard: t`Deleting the copy`,
   found: t`Founding the gym`,
 };
-
-/** Formats a number of bytes, such as 1.4 GB. */
-export function amount(bytes: number): string {
-  const units = ["bytes", "kB", "MB", "GB", "TB"];
-  const power = bytes < 1 ? 0 : Math.min(units.length - 1, Math.floor(Math.log10(bytes) / 3));
-  const value = bytes / 1000 ** power;
-  return `${power === 0 ? value : value.toFixed(value < 10 ? 1 : 0)} ${units[power]}`;
-}
 
 /** The state of the server, its backups, and the quotas. */
 export default function StatusScreen() {

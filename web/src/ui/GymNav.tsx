@@ -12,6 +12,7 @@ const PLACES: { to: string; label: string; needs?: Permission }[] = [
   { to: "/house-rules", label: t`House rules` },
   { to: "/themes", label: t`Themes` },
   { to: "/advice", label: t`Reminders and faults` },
+  { to: "/recordings", label: t`Recordings` },
   { to: "/voice", label: t`Voice` },
   { to: "/settings", label: t`Settings`, needs: "MANAGE_GYM" },
   { to: "/exchange", label: t`Import and export` },

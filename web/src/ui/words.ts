@@ -148,3 +148,11 @@ export function timeWithSeconds(ms: number): string {
 export function todayInGym(now = new Date()): string {
   return now.toLocaleDateString("en-CA", { timeZone: zone, year: "numeric", month: "2-digit", day: "2-digit" });
 }
+
+/** Formats a number of bytes, such as 1.4 GB. */
+export function amount(bytes: number): string {
+  const units = ["bytes", "kB", "MB", "GB", "TB"];
+  const power = bytes < 1 ? 0 : Math.min(units.length - 1, Math.floor(Math.log10(bytes) / 3));
+  const value = bytes / 1000 ** power;
+  return `${power === 0 ? value : value.toFixed(value < 10 ? 1 : 0)} ${units[power]}`;
+}

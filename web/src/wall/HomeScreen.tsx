@@ -6,6 +6,7 @@ import { HomeSession, programmeOf } from "./homeSession";
 import { stretchAfter, stretchBefore } from "./moment";
 import { momentOn, PhoneSession } from "./PhoneSession";
 import { ReadingFields, useReading } from "./ReadingFields";
+import { RecordingsHere, useRecordings } from "./recordings";
 import { stands } from "./state";
 import { browserStore } from "./store";
 import { timeLeft } from "./time";
@@ -22,6 +23,12 @@ export function HomeScreen({ sessionKey }: { sessionKey: string }) {
   const view = useSyncExternalStore(client.subscribe, () => client.view);
   const programme = programmeOf(view);
   const sound = useSound(client, programme, `/api/athlete-sessions/${sessionKey}/clips`);
+  const recordings = useRecordings(
+    programme,
+    `/api/athlete-sessions/${sessionKey}/recordings`,
+    `at-home ${sessionKey}`,
+    sound,
+  );
   useTick();
   useAwake();
   useManifest(sessionKey, view.session !== null);
@@ -80,30 +87,32 @@ export function HomeScreen({ sessionKey }: { sessionKey: string }) {
   }
   const paused = stands(view.run.state, client.clock.now());
   return (
-    <PhoneSession
-      name={view.session.name}
-      {...{ programme, position, paused, reading }}
-      now={() => client.position()}
-      numberings={view.session.numberings}
-    >
-      <p className="athlete-presses">
-        <button type="button" onClick={() => client.jump(stretchBefore(programme, position))}>
-          <Trans>Back</Trans>
-        </button>
-        <button type="button" className="athlete-press" onClick={() => (paused ? client.resume() : client.pause())}>
-          {paused ? t`Resume` : t`Pause`}
-        </button>
-        <button type="button" onClick={() => client.jump(stretchAfter(programme, position))}>
-          <Trans>Skip</Trans>
-        </button>
-      </p>
-      {numbersNotice}
-      {sound.missing > 0 && (
-        <p className="athlete-small">
-          <Trans>Some calls could not be loaded; they are shown.</Trans>
+    <RecordingsHere value={recordings}>
+      <PhoneSession
+        name={view.session.name}
+        {...{ programme, position, paused, reading }}
+        now={() => client.position()}
+        numberings={view.session.numberings}
+      >
+        <p className="athlete-presses">
+          <button type="button" onClick={() => client.jump(stretchBefore(programme, position))}>
+            <Trans>Back</Trans>
+          </button>
+          <button type="button" className="athlete-press" onClick={() => (paused ? client.resume() : client.pause())}>
+            {paused ? t`Resume` : t`Pause`}
+          </button>
+          <button type="button" onClick={() => client.jump(stretchAfter(programme, position))}>
+            <Trans>Skip</Trans>
+          </button>
         </p>
-      )}
-    </PhoneSession>
+        {numbersNotice}
+        {sound.missing > 0 && (
+          <p className="athlete-small">
+            <Trans>Some calls could not be loaded; they are shown.</Trans>
+          </p>
+        )}
+      </PhoneSession>
+    </RecordingsHere>
   );
 }
 

@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import type { ReactNode } from "react";
 import type { Programme, Screen, Stance } from "../api/client";
+import { FollowedRecording } from "./FollowedRecording";
 import { MovingLine } from "./MovingLine";
 import { momentOf, standingAt, type TrackMoment, tracksOf } from "./moment";
 import { ReadingFields, type useReading } from "./ReadingFields";
@@ -44,7 +45,7 @@ export function PhoneSession({ name, programme, position, now, paused, reading, 
       </header>
       <p className="athlete-clock">{timeLeft(moment.leftMs)}</p>
       {children}
-      <Shown standing={standing} programme={programme} stance={read.stance} since={() => now() - from} />
+      <Shown {...{ standing, programme, paused }} stance={read.stance} since={() => now() - from} />
       {moment.segment && stationWords(moment.segment.station) && (
         <p className="athlete-words">{stationWords(moment.segment.station)}</p>
       )}
@@ -77,12 +78,13 @@ interface ShownProps {
   standing: ReturnType<typeof standingAt>;
   programme: Programme;
   stance: Stance;
+  paused: boolean;
   /** Returns how long the chain has been shown, in ms. */
   since: () => number;
 }
 
 /** The chain, or the cue that replaces it. */
-function Shown({ standing, programme, stance, since }: ShownProps) {
+function Shown({ standing, programme, stance, paused, since }: ShownProps) {
   const { comes, cue, chain, slowly, thrownIn, isOther } = standing;
   const thrown = thrownIn[stance];
   return chain ? (
@@ -121,6 +123,7 @@ function Shown({ standing, programme, stance, since }: ShownProps) {
           {chain.holder[thrown].join(" · ")}
         </details>
       )}
+      <FollowedRecording standing={standing} since={since} stopped={paused} />
       <div className="athlete-line">
         <MovingLine chain={chain} slowly={slowly} again since={since} />
       </div>

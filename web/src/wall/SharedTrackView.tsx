@@ -3,9 +3,11 @@ import { Trans } from "@lingui/react/macro";
 import type { Programme, ProgrammeChain, ScreenRun } from "../api/client";
 import { QrCode } from "../ui/QrCode";
 import { labelOf, PURPOSES } from "../ui/words";
+import { FollowedRecording } from "./FollowedRecording";
 import { MovingLine } from "./MovingLine";
 import { numbersOf, type Standing, standingAt, type TrackMoment } from "./moment";
 import { Picture } from "./Picture";
+import { useRecordingOf } from "./recordings";
 import { timeLeft } from "./time";
 import { sizeOf, stateWord, stationWords } from "./words";
 
@@ -46,6 +48,7 @@ export function SharedTrackView({
   // Without anything else to show, the time takes all the space.
   const onlyTime = chain === null && (cue === null || cue.short === "free");
   const { purpose, title, pace } = moment.segment ?? {};
+  const hasVideo = useRecordingOf(standing)?.kind === "video";
   const isWork = moment.kind === "work";
   const below = [
     stationWords(moment.station),
@@ -55,7 +58,7 @@ export function SharedTrackView({
     .join(" · ");
   return (
     <div
-      className={`wall wall-${moment.kind} ${moment.lastTen ? "is-last" : ""} ${stopped ? "is-stopped" : ""} ${onlyTime ? "is-time" : ""}`}
+      className={`wall wall-${moment.kind} ${moment.lastTen ? "is-last" : ""} ${stopped ? "is-stopped" : ""} ${onlyTime ? "is-time" : ""} ${hasVideo ? "has-video" : ""}`}
     >
       <header className="wall-head">
         <span className="wall-title">
@@ -78,6 +81,7 @@ export function SharedTrackView({
           </span>
         )}
       </div>
+      <FollowedRecording standing={standing} since={since(start)} stopped={stopped} />
       {onlyTime || <What standing={standing} title={moment.title} programme={programme} />}
       <section className="wall-picture">
         {!comes && <Picture moment={moment} programme={programme} />}
@@ -86,7 +90,7 @@ export function SharedTrackView({
           <MovingLine
             {...{ chain, slowly }}
             again={!called}
-            fromAbove={cue?.kind === "demonstration"}
+            fromAbove={cue?.kind === "demonstration" && !hasVideo}
             since={since(start)}
           />
         )}

@@ -4,6 +4,7 @@ import { useCallback, useState } from "react";
 import type { Programme, ScreenRun } from "../api/client";
 import { IdleWall } from "./IdleWall";
 import { momentOf, type TrackMoment, tracksOf } from "./moment";
+import { RecordingsHere, useRecordings } from "./recordings";
 import { SharedTrackView } from "./SharedTrackView";
 import type { ScreenClient, ScreenView } from "./screenClient";
 import { positionAt, stands, stoppedFor, timeOf } from "./state";
@@ -21,9 +22,10 @@ const SHOW_END_MS = 15 * 60_000;
 /** The wall of the gym: time left, what now, what next, who works; readable from eight metres. */
 export function WallScreen({ screenKey }: { screenKey: string }) {
   const { client, view } = useScreen(screenKey);
-  const clips =
-    view.run && view.programme ? `/api/screens/${screenKey}/clips/${view.run.id}/${view.programme.version}` : null;
-  const sound = useSound(client, view.programme, clips);
+  const folder = (of: "clips" | "recordings") =>
+    view.run && view.programme ? `/api/screens/${screenKey}/${of}/${view.run.id}/${view.programme.version}` : null;
+  const sound = useSound(client, view.programme, folder("clips"));
+  const recordings = useRecordings(view.programme, folder("recordings"), `screen ${screenKey}`, sound);
   const [corner, setCorner] = useState(false);
   useTick();
   useAwake();
@@ -52,7 +54,9 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
     // biome-ignore lint/a11y/useKeyWithClickEvents: every key does the same as a press, see above
     <main className="wall-page" onClick={sound.allow} onDoubleClick={showCorner}>
       {run !== null && programme !== null && !isLongOver ? (
-        <Playing run={run} programme={programme} position={position} stopped={stopped} client={client} />
+        <RecordingsHere value={recordings}>
+          <Playing run={run} programme={programme} position={position} stopped={stopped} client={client} />
+        </RecordingsHere>
       ) : (
         <IdleWall client={client} view={view} screenKey={screenKey} />
       )}

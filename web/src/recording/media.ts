@@ -1,0 +1,90 @@
+/**
+ * Reads, cuts and writes video and sound in the browser. It is large, and loaded when something is recorded or chosen.
+ */
+import {
+  ALL_FORMATS,
+  BlobSource,
+  BufferTarget,
+  Conversion,
+  type ConversionVideoOptions,
+  canEncodeAudio,
+  canEncodeVideo,
+  Input,
+  type InputVideoTrack,
+  Mp4OutputFormat,
+  Output,
+  type OutputFormat,
+  QUALITY_MEDIUM,
+  WavOutputFormat,
+  WebMOutputFormat,
+} from "mediabunny";
+
+export interface Contents {
+  lengthMs: number;
+  kind: "video" | "sound";
+}
+
+/** A part of a file. */
+export interface Part {
+  fromMs: number;
+  toMs: number;
+}
+
+/** Larger pictures are made smaller, in pixels: nobody sees more on a wall. */
+const MAX_WIDTH = 1280;
+
+/** A second of video with more bytes than these is written anew, so that half a minute has room in the maximum. */
+const MAX_BYTES_PER_SECOND = 500_000;
+
+const read = (file: Blob) => new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+
+/** Returns what is in a file. @throws Error when it holds neither video nor sound that this browser can read */
+export async function contentsOf(file: Blob): Promise<Contents> {
+  const input = read(file);
+  const video = await input.getPrimaryVideoTrack();
+  const sound = await input.getPrimaryAudioTrack();
+  const lengthMs = Math.round(1000 * (await input.computeDuration()));
+  if ((video === null && sound === null) || lengthMs <= 0) {
+    throw new Error("neither video nor sound");
+  }
+  return { lengthMs, kind: video === null ? "sound" : "video" };
+}
+
+/**
+ * Writes a part of a file as one of its own, with its length in it.
+ *
+ * @param onProgress is told how much of it is done, 0 to 1
+ */
+export async function cut(file: Blob, part: Part, kind: Contents["kind"], onProgress: (done: number) => void) {
+  const format = await formatFor(kind);
+  const target = new BufferTarget();
+  const output = new Output({ format, target });
+  const seconds = (await contentsOf(file)).lengthMs / 1000;
+  const isLarge = file.size / seconds > MAX_BYTES_PER_SECOND;
+  const conversion = await Conversion.init({
+    input: read(file),
+    output,
+    trim: { start: part.fromMs / 1000, end: part.toMs / 1000 },
+    video: (track) => smaller(track, isLarge),
+  });
+  conversion.onProgress = onProgress;
+  await conversion.execute();
+  if (target.buffer === null) {
+    throw new Error("nothing was written");
+  }
+  return new Blob([target.buffer], { type: format.mimeType });
+}
+
+async function smaller(track: InputVideoTrack, isLarge: boolean): Promise<ConversionVideoOptions> {
+  const width = await track.getDisplayWidth();
+  return { ...(width > MAX_WIDTH && { width: MAX_WIDTH }), ...(isLarge && { quality: QUALITY_MEDIUM }) };
+}
+
+/** Returns the format that this browser can write and most devices play. */
+async function formatFor(kind: Contents["kind"]): Promise<OutputFormat> {
+  const hasAac = await canEncodeAudio("aac");
+  if (hasAac && (kind === "sound" || (await canEncodeVideo("avc")))) {
+    return new Mp4OutputFormat();
+  }
+  return kind === "video" || (await canEncodeAudio("opus")) ? new WebMOutputFormat() : new WavOutputFormat();
+}
