@@ -307,7 +307,7 @@ nginx_start() {
     [[ $files =~ ^[0-9]+$ && $files -lt 32768 ]] || files=32768
     [ "$(id -u)" = 0 ] && user="user $WEB_ACCOUNT;"
     for name in $APP_HOSTS; do names+=" $name"; done
-    sed -e "s#@ROOT@#$ROOT#g; s#@RUN@#$RUN#g; s#@PHP@#$PHP#g; s#@LOG@#$STATE/log#g; s#@TMP@#$STATE/tmp#g; s#@PORT@#$PORT#g; s#@USER@#$user#g; s#@HOSTS@#$names#g; s#@FILES@#$files#g; s#@CONNECTIONS@#$((files / 2))#g" "$ROOT/bin/nginx.conf" >"$config.new"
+    sed -e "s#@ROOT@#$ROOT#g; s#@RUN@#$RUN#g; s#@PHP@#$PHP#g; s#@LOG@#$STATE/log#g; s#@TMP@#$STATE/tmp#g; s#@RECORDINGS@#$RECORDINGS#g; s#@PORT@#$PORT#g; s#@USER@#$user#g; s#@HOSTS@#$names#g; s#@FILES@#$files#g; s#@CONNECTIONS@#$((files / 2))#g" "$ROOT/bin/nginx.conf" >"$config.new"
     local template; template=$(<"$config.new")
     template=${template//@NETWORK_FRONT@/$(network_config front)}
     template=${template//@NETWORK_PAGES@/$(network_config pages)}

@@ -23,6 +23,9 @@ final readonly class RecordingResponse
             throw new NotFound(t('The file of this recording is not there. It was in no backup that was restored.'));
         }
 
+        // The web server sends it where it says that it can.
+        BinaryFileResponse::trustXSendfileTypeHeader();
+
         return new BinaryFileResponse(
             $this->folder->path($recording->fileName()),
             headers: ['Content-Type' => $recording->mediaType()],

@@ -265,7 +265,10 @@ final class RecordingTest extends ApiTestCase
         $atHome = $played($this->ask('GET', $home)->body['programme']);
         self::assertEquals(
             [['id' => $own, 'kind' => 'video', 'mediaType' => 'video/webm', 'lengthMs' => 1020, 'technique' => null]],
-            array_map(static fn (array $one): array => array_diff_key($one, ['file' => '']), array_values(array_filter($onWall))),
+            array_map(
+                static fn (array $one): array => array_diff_key($one, ['file' => '']),
+                array_values(array_filter($onWall)),
+            ),
         );
         self::assertEquals($onWall, $atHome);
         foreach (["$screen/recordings/{$run->id()}/1", "$home/recordings"] as $folder) {

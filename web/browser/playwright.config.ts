@@ -26,6 +26,9 @@ export default defineConfig({
         "--disable-component-update",
         "--disable-sync",
         "--no-first-run",
+        // A test picture and a tone in place of a camera and a microphone.
+        "--use-fake-device-for-media-stream",
+        "--use-fake-ui-for-media-stream",
       ],
     },
   },

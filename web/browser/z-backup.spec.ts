@@ -18,6 +18,9 @@ const FIRST = readFileSync(join(import.meta.dirname, "first-gym.sql"), "utf8");
 const migrated = (version: string) =>
   `INSERT INTO \`doctrine_migration_versions\` VALUES ('Periplus\\\\App\\\\Migrations\\\\${version}',NULL,NULL);\n`;
 
+/** A sound of a second, recorded in Chromium. */
+const SOUND = readFileSync(join(import.meta.dirname, "../../tests/app/recordings/sound.webm"));
+
 /** Writes a backup file as bin/periplus backup would, of a dump that is given. */
 function backupOf(file: string, about: string[], dump: string): string {
   const folder = mkdtempSync(join(tmpdir(), "periplus-made-"));
@@ -43,7 +46,7 @@ test("a backup is one file that restores the gym, and an interrupted restore cha
     expect(readdirSync(folder), "nothing else is left behind").toEqual(["gym.tar"]);
     // It says what it is of, and how many rows of each table; nobody's session is in it.
     const about = execFileSync("tar", ["-xOf", file, "about"], { encoding: "utf8" });
-    expect(about).toMatch(/^format periplus-backup-2\nmade \S+\nschema Version\d+\ncore [0-9a-f]{32}\n/);
+    expect(about).toMatch(/^format periplus-backup-3\nmade \S+\nschema Version\d+\ncore [0-9a-f]{32}\n/);
     expect(about).toContain(`rows combination ${gym.sql("SELECT COUNT(*) FROM combination")}\n`);
     const dump = execFileSync("sh", ["-c", 'tar -xOf "$0" library.sql.gz | gzip -dc', file], { encoding: "utf8" });
     expect(dump).not.toContain("INSERT INTO `session`");
@@ -202,7 +205,21 @@ test("on a full disk a save is refused for that reason, and goes through once th
     const start = gym.run("start");
     expect(start.status, start.stderr).toBe(0);
     const { api, headers } = await gym.signIn();
+    const record = (technique: string, file: Buffer) =>
+      api.post(`/api/recordings?technique=${technique}`, {
+        headers: { ...headers, "Content-Type": "audio/webm" },
+        data: file,
+      });
+    const { id } = await (await record("jab", SOUND)).json();
     spawnSync("dd", ["if=/dev/zero", `of=${disk}/fill`, "bs=1M"]);
+    // A recording finds no room: neither where it is received, nor where it is kept.
+    for (const file of [SOUND, Buffer.concat([SOUND, Buffer.alloc(10_000_000)])]) {
+      const full = await record("cross", file);
+      expect(full.status()).toBe(503);
+      expect(await full.json()).toMatchObject({ type: "disk-full" });
+    }
+    expect((await (await api.get("/api/recordings")).json()).recordings).toHaveLength(1);
+    expect(Buffer.compare(await (await api.get(`/api/recordings/${id}/file`)).body(), SOUND)).toBe(0);
     // What still fits into pages that are there is taken; no acknowledged save is lost.
     const saved: string[] = [];
     let refused: { type: string; title: string } | null = null;
@@ -218,6 +235,11 @@ test("on a full disk a save is refused for that reason, and goes through once th
     expect(refused?.type).toBe("disk-full");
     expect(refused?.title).toContain("The disk of the gym's server is full");
     spawnSync("rm", [`${disk}/fill`]);
+    expect((await record("cross", SOUND)).status()).toBe(201);
+    expect(
+      readdirSync(join(gym.state, "recordings")).filter((name) => name.startsWith("incoming")),
+      "nothing half is left",
+    ).toEqual([]);
     const data = { name: "Room again", text: "2 2 2 2 2 2 2" };
     expect((await api.post("/api/combinations", { headers, data })).status()).toBe(201);
     const found = await (await api.get("/api/combinations?size=100&q=disk")).json();
@@ -226,6 +248,65 @@ test("on a full disk a save is refused for that reason, and goes through once th
     gym.end();
     await new Promise((done) => setTimeout(done, 1000));
     spawnSync("umount", [disk]);
+  }
+});
+
+test("recordings are in a backup where the head coach chose so, and come back as they were", async () => {
+  test.setTimeout(720_000);
+  const gym = await OtherGym.loaded();
+  const folder = mkdtempSync(join(tmpdir(), "periplus-"));
+  const at = (name: string) => join(folder, name);
+  const kept = () => readdirSync(join(gym.state, "recordings")).sort();
+  const members = (file: string) => execFileSync("tar", ["-tf", file], { encoding: "utf8" }).trim().split("\n");
+  try {
+    expect(gym.run("start").status).toBe(0);
+    const { api, headers } = await gym.signIn();
+    const sent = await api.post("/api/recordings?technique=jab", {
+      headers: { ...headers, "Content-Type": "audio/webm" },
+      data: SOUND,
+    });
+    const { id } = await sent.json();
+    const names = kept();
+    expect(names).toHaveLength(1);
+    expect(gym.run("periplus", "backup", at("without.tar")).stderr).toContain("0 recordings");
+    expect(members(at("without.tar"))).toEqual(["about", "library.sql.gz", "digests"]);
+    await api.put("/api/backups/content", { headers, data: { recordings: true } });
+    expect(gym.run("periplus", "backup", at("with.tar")).stderr).toContain("1 recordings");
+    expect(members(at("with.tar"))).toEqual(["about", "library.sql.gz", "digests", `recordings/${names[0]}`]);
+
+    // Deleted, and put back by the backup that has it; the one that has not says so.
+    expect((await api.post(`/api/recordings/${id}/delete`, { headers })).status()).toBe(204);
+    expect(kept()).toEqual([]);
+    const restored = gym.run("periplus", "restore", at("without.tar"));
+    expect(restored.status, restored.stderr).toBe(0);
+    const missing = await gym.signIn();
+    const listed = await (await missing.api.get("/api/recordings")).json();
+    expect(listed.recordings).toMatchObject([{ id, isThere: false }]);
+    expect((await missing.api.get(`/api/recordings/${id}/file`)).status()).toBe(404);
+    expect(gym.run("periplus", "restore", at("with.tar")).status).toBe(0);
+    const back = await (await gym.signIn()).api.get(`/api/recordings/${id}/file`);
+    expect(Buffer.compare(await back.body(), SOUND)).toBe(0);
+
+    // What is not what its name says, or more or less than is said, is refused.
+    const work = at("work");
+    mkdirSync(work);
+    execFileSync("tar", ["-C", work, "-xf", at("with.tar")]);
+    writeFileSync(join(work, `recordings/${names[0]}`), "other");
+    execFileSync("tar", ["-C", work, "-cf", at("other.tar"), ...members(at("with.tar"))]);
+    execFileSync("tar", ["-C", work, "-cf", at("fewer.tar"), "about", "library.sql.gz", "digests"]);
+    execFileSync("sh", ["-c", 'ln -sf /etc/passwd "$1"', "sh", join(work, `recordings/${names[0]}`)]);
+    execFileSync("tar", ["-C", work, "-cf", at("link.tar"), ...members(at("with.tar"))]);
+    for (const [file, says] of [
+      ["other.tar", "a recording is not what was written"],
+      ["fewer.tar", "says that it holds 1 recordings, and others are in it"],
+      ["link.tar", "is no backup of Periplus"],
+    ] as const) {
+      const refused = gym.run("periplus", "restore", at(file));
+      expect([refused.status, refused.stderr], file).toEqual([1, expect.stringContaining(says)]);
+      expect(kept(), file).toEqual(names);
+    }
+  } finally {
+    gym.end();
   }
 });
 
