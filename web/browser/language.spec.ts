@@ -169,6 +169,7 @@ const SCREENS = [
   "/reports/month",
   "/voice",
   "/advice",
+  "/recordings",
   "/verdict-changes",
   "/words",
   "/audit-log",

@@ -1,6 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Button, Modal } from "antd";
+import { Button, Checkbox, Modal } from "antd";
+import type { ReactNode } from "react";
 import type { Status } from "../api/client";
 import { Alert } from "../ui/Alert";
 import { GymNav } from "../ui/GymNav";
@@ -11,7 +12,7 @@ import { amount, day, dayAndTime } from "../ui/words";
 import { RestoredCopy } from "./RestoredCopy";
 import "./settings.css";
 import "./status.css";
-import { type JobKind, useJob, useStatus } from "./useStatus";
+import { type JobKind, useBackupContent, useJob, useStatus } from "./useStatus";
 
 const KINDS: Record<Status["backups"][number]["kind"], string> = {
   nightly: t`every night`,
@@ -81,7 +82,9 @@ function Shown({ status }: { status: Status }) {
               onDiscard={() => job.ask({ kind: "discard" })}
             />
           )}
-          <Backups backups={status.backups} running={job.running} onAsk={job.ask} />
+          <Backups backups={status.backups} running={job.running} onAsk={job.ask}>
+            <WithRecordings isChosen={status.backsUpRecordings} />
+          </Backups>
         </div>
         <div>
           <Server status={status} />
@@ -126,7 +129,29 @@ interface BackupsProps {
   onAsk: ReturnType<typeof useJob>["ask"];
 }
 
-function Backups({ backups, running, onAsk }: BackupsProps) {
+/** Chooses whether backups contain the recordings of coaches. */
+function WithRecordings({ isChosen }: { isChosen: boolean }) {
+  const choose = useBackupContent();
+  const notice = useNotice();
+  return (
+    <p>
+      <Checkbox
+        checked={isChosen}
+        disabled={choose.isPending}
+        onChange={(event) => choose.mutate(event.target.checked, { onError: notice.failed })}
+      >
+        <Trans>With the recordings of coaches: every backup then takes their room as well</Trans>
+      </Checkbox>
+      {!isChosen && (
+        <span className="status-hint small">
+          <Trans>Now they are only on this server’s disk. If it is lost, so are they.</Trans>
+        </span>
+      )}
+    </p>
+  );
+}
+
+function Backups({ backups, running, onAsk, children }: BackupsProps & { children: ReactNode }) {
   return (
     <section className="panel block" aria-label={t`Backups`}>
       <h2>
@@ -146,6 +171,7 @@ function Backups({ backups, running, onAsk }: BackupsProps) {
       >
         <Trans>Back up now</Trans>
       </Button>
+      {children}
       {backups.length > 0 && (
         <div className="plain-scroll">
           <BackupTable backups={backups} running={running} onAsk={onAsk} />

@@ -9,6 +9,15 @@ export function useStatus() {
   return server.useQuery("get", "/api/status", undefined, { staleTime: 0, refetchInterval: 60_000 });
 }
 
+/** Chooses whether backups contain the recordings. */
+export function useBackupContent() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (recordings: boolean) => answered(api.PUT("/api/backups/content", { body: { recordings } })),
+    onSettled: () => refresh(queries, "/api/status", "/api/audit-log"),
+  });
+}
+
 export type JobKind = "backup" | "look" | "take" | "discard" | "found";
 
 /** Requests a job and returns its key. */
