@@ -31,22 +31,7 @@ final readonly class RecordedFile
      */
     public static function read(string $path): self
     {
-        $reader = new \getID3();
-        $reader->memory_limit = self::MAX_MEMORY;
-        $reader->option_tag_id3v1 = $reader->option_tag_id3v2 = $reader->option_tag_apetag = false;
-        $reader->option_tag_lyrics3 = $reader->option_tags_process = $reader->option_tags_html = false;
-        $reader->option_save_attachments = \getID3::ATTACHMENTS_NONE;
-        /**
-         * @var array{
-         *     fileformat?: string,
-         *     error?: list<string>,
-         *     playtime_seconds?: float|int,
-         *     video?: array{dataformat?: string, ...},
-         *     audio?: array{dataformat?: string, ...},
-         *     ...,
-         * } $found
-         */
-        $found = $reader->analyze($path);
+        $found = self::analyze($path);
         $format = RecordingFormat::tryFrom($found['fileformat'] ?? '');
         $isVideo = isset($found['video']['dataformat']);
         if (null === $format || isset($found['error']) || (!$isVideo && !isset($found['audio']['dataformat']))) {
@@ -74,5 +59,30 @@ final readonly class RecordedFile
         }
 
         return new self($format, $isVideo ? RecordingKind::Video : RecordingKind::Sound, $lengthMs);
+    }
+
+    /**
+     * @return array{
+     *     fileformat?: string,
+     *     error?: list<string>,
+     *     playtime_seconds?: float|int,
+     *     video?: array{dataformat?: string, ...},
+     *     audio?: array{dataformat?: string, ...},
+     *     ...,
+     * }
+     */
+    private static function analyze(string $path): array
+    {
+        $reader = new \getID3();
+        $reader->memory_limit = self::MAX_MEMORY;
+        $reader->option_tag_id3v1 = $reader->option_tag_id3v2 = $reader->option_tag_apetag = false;
+        $reader->option_tag_lyrics3 = $reader->option_tags_process = $reader->option_tags_html = false;
+        $reader->option_save_attachments = \getID3::ATTACHMENTS_NONE;
+        try {
+            // A damaged file makes it stumble, with warnings or errors of its own.
+            return @$reader->analyze($path);
+        } catch (\Error) {
+            return [];
+        }
     }
 }

@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Recording\RecordedFile;
 use Periplus\App\Recording\RecordingFolder;
 use Periplus\App\Recording\Recordings;
 use Periplus\App\Store\DiskFull;
+use Periplus\App\Store\Invalid;
 use Periplus\Core\Measure\Wave;
 use PHPUnit\Framework\Attributes\TestWith;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /**
  * Coaches' own videos and sounds. The files in recordings/ were made by Chromium: its test picture and tone, recorded
@@ -94,6 +98,25 @@ final class RecordingTest extends ApiTestCase
         self::assertStringStartsWith($sentence, $refused->title());
         self::assertSame($before, self::files());
         self::assertSame([], $this->list());
+    }
+
+    public function testADamagedFileIsTakenOrRefusedAndNeverFails(): void
+    {
+        $random = new Randomizer(new Mt19937(7));
+        $path = (string) tempnam(sys_get_temp_dir(), 'recording');
+        for ($time = 0; $time < 400; ++$time) {
+            $content = self::content($random->getInt(0, 1) ? 'video.webm' : 'video.mp4');
+            for ($changed = 0; $changed < 6; ++$changed) {
+                $content[$random->getInt(0, 400)] = \chr($random->getInt(0, 255));
+            }
+            file_put_contents($path, $content);
+            try {
+                self::assertGreaterThan(0, RecordedFile::read($path)->lengthMs);
+            } catch (Invalid $refused) {
+                self::assertSame('not-a-recording', $refused->type);
+            }
+        }
+        unlink($path);
     }
 
     #[TestWith(['', 422])]

@@ -1,6 +1,7 @@
 /**
  * Generated requests against every route of docs/openapi.yaml, by a head coach, a coach and nobody signed in: bodies that fit,
- * and bodies with values of other kinds, sizes and characters in every place. Ends with 1 when any answer is a 500 or
+ * and bodies with values of other kinds, sizes and characters in every place; recordings with bytes exchanged and cut
+ * off. Ends with 1 when any answer is a 500 or
  * above that is not meant (503 says which), and prints the requests that brought it about.
  * Run by bin/periplus fuzz [COUNT] [SEED], on a gym of its own.
  */
@@ -73,6 +74,9 @@ const TEXTS = [
 const DAYS = ["2026-11-26", "2026-11-26T18:30", "0000-00-00", "0001-01-01", "1970-01-01", "2026-02-30", "2100-12-31", "9999-12-31", "99999-01-01", "-0001-11-30", "2026-11-26T99:99", "2026-11", "9999-12", "2026-13"];
 /** Sessions of the demo, to be spoiled in one place. */
 const PLANS = JSON.parse(readFileSync(`${ROOT}/demo/sessions.json`, "utf8")).map(({ content }) => content);
+/** Recordings, to be spoiled in a few bytes. */
+const RECORDINGS = ["video.webm", "video.mp4", "sound.webm", "sound.ogg", "without-length.webm"].map((name) => readFileSync(`${ROOT}/tests/app/recordings/${name}`));
+const TECHNIQUES = ["jab", "lead-hook", "slip-lead"];
 const EDGES = [0, 0.001, 0.5, 1, 3, 40, 3600, 1e6, 1e300, new Raw("99999999999999999999")];
 const ODD = [
   null,
@@ -113,6 +117,15 @@ function spoiled(value) {
     return Object.fromEntries(Object.entries(value).filter(() => !maybe(0.003)).map(([key, one]) => [key, maybe(0.01) ? any(ODD) : spoiled(one)]));
   }
   return typeof value === "number" && maybe(0.05) ? any(EDGES) : typeof value === "string" && maybe(0.01) ? any(maybe(0.5) ? CHAINS : TEXTS) : value;
+}
+
+/** A recording with some bytes exchanged, mostly at its beginning, where it says what it is; or only a part of it. */
+function spoiledFile() {
+  const file = Buffer.from(any(RECORDINGS));
+  for (let times = int(6); times > 0; times -= 1) {
+    file[int(maybe(0.7) ? 400 : file.length)] = int(256);
+  }
+  return maybe(0.2) ? file.subarray(0, int(file.length)) : file;
 }
 
 function fitting(schema, name, depth = 0) {
@@ -190,6 +203,7 @@ const OPERATIONS = Object.entries(api.paths).flatMap(([path, item]) =>
     method,
     parameters: [...(item.parameters ?? []), ...(item[method].parameters ?? [])].map(resolve),
     body: item[method].requestBody?.content?.["application/json"]?.schema,
+    takesFile: Boolean(item[method].requestBody?.content?.["application/octet-stream"]),
   })),
 );
 
@@ -210,13 +224,16 @@ function request() {
       const known = { format: any(["json", "csv", "text"]), set: any(["boxing", "kickboxing", "all-limbs"]), key: any(KEYS), run: any(["1", "2", "3"]), version: any(["1", "2"]) }[parameter.name];
       path = path.replace(`{${parameter.name}}`, encodeURIComponent((maybe(0.9) && known) || value.slice(0, 200)));
     } else if (parameter.in === "query" && maybe(0.5)) {
-      query.append(maybe(0.05) ? `${parameter.name}[]` : parameter.name, parameter.name === "q" ? any(["starts with jab or 2", "no liver", "level 9", "((", "has", '"', ...TEXTS.slice(0, 15).map(plain)]).slice(0, 2000) : value.slice(0, 500));
+      query.append(maybe(0.05) ? `${parameter.name}[]` : parameter.name, parameter.name === "technique" && maybe(0.9) ? any(TECHNIQUES) : parameter.name === "q" ? any(["starts with jab or 2", "no liver", "level 9", "((", "has", '"', ...TEXTS.slice(0, 15).map(plain)]).slice(0, 2000) : value.slice(0, 500));
     } else if (parameter.in === "header" && parameter.name === "If-Match") {
       headers["If-Match"] = maybe(0.9) ? `"${1 + int(3)}"` : plain(any(TEXTS.slice(0, 9))).replace(/[^\x20-\x7e]/g, "?").slice(0, 100);
     }
   }
   let body;
-  if (operation.method !== "get") {
+  if (operation.takesFile) {
+    body = spoiledFile();
+    headers["Content-Type"] = "application/octet-stream";
+  } else if (operation.method !== "get") {
     const made = operation.body ? json(fitting(operation.body, "")) : "";
     body = maybe(0.97) ? made : any(["", "{", "null", "[]", '"a"', made.slice(0, int(made.length + 1)), "\xff\xfe", "{}"]);
     headers["Content-Type"] = maybe(0.98) ? "application/json" : any(["text/plain", "application/xml", ""]);
@@ -278,6 +295,10 @@ for (const name of ["Floor", "Bag room"]) {
 }
 const started = JSON.parse((await everyone[0].send("POST", "/api/runs", { "Content-Type": "application/json" }, JSON.stringify({ id: "start-of-fuzz", timer: {} }))).text);
 KEYS.push(started.followKey);
+// A card and a link to a session, which open without an account.
+for (const [path, body] of [["/api/cards", { name: "Home" }], ["/api/session-links", { name: "Home", endsOn: new Date(Date.now() + 864e5).toISOString().slice(0, 10) }]]) {
+  KEYS.push(JSON.parse((await everyone[0].send("POST", path, { "Content-Type": "application/json" }, JSON.stringify({ ...body, combinations: [1, 2] }))).text).key);
+}
 
 /** What would put another gym in place of this one; the head coach does not press it here. */
 const TAKES_ALL = new Set(["POST /api/gym/found", "POST /api/backups/copy/take"]);
@@ -305,7 +326,7 @@ while (sent < COUNT && Date.now() - began < MAX_DURATION_MS && faults.length < 2
           type = JSON.parse(answer.text).type;
         } catch {}
         if (answer.status !== 503 || !MEANT.has(type)) {
-          faults.push({ who: ["head", "coach", "anonymous"][who], ...one, body: one.body?.slice(0, 1500), status: answer.status, answer: answer.text.slice(0, 300) });
+          faults.push({ who: ["head", "coach", "anonymous"][who], ...one, body: typeof one.body === "string" ? one.body.slice(0, 1500) : one.body?.toString("base64"), status: answer.status, answer: answer.text.slice(0, 300) });
         }
       }
     }
