@@ -31,6 +31,16 @@ final readonly class RecordedFile
      */
     public static function read(string $path): self
     {
+        /**
+         * @var array{
+         *     fileformat?: string,
+         *     error?: list<string>,
+         *     playtime_seconds?: float|int,
+         *     video?: array{dataformat?: string, ...},
+         *     audio?: array{dataformat?: string, ...},
+         *     ...,
+         * } $found
+         */
         $found = self::analyze($path);
         $format = RecordingFormat::tryFrom($found['fileformat'] ?? '');
         $isVideo = isset($found['video']['dataformat']);
@@ -61,16 +71,7 @@ final readonly class RecordedFile
         return new self($format, $isVideo ? RecordingKind::Video : RecordingKind::Sound, $lengthMs);
     }
 
-    /**
-     * @return array{
-     *     fileformat?: string,
-     *     error?: list<string>,
-     *     playtime_seconds?: float|int,
-     *     video?: array{dataformat?: string, ...},
-     *     audio?: array{dataformat?: string, ...},
-     *     ...,
-     * }
-     */
+    /** @return array<mixed> what getID3 finds */
     private static function analyze(string $path): array
     {
         $reader = new \getID3();
