@@ -6,13 +6,13 @@ namespace Periplus\App\AtHome;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** A link to be made: to a plan, or to combinations that are repeated one after the other. */
+/** A link to be made: to a plan, or to a card or combinations that are repeated one after the other. */
 final readonly class SessionLinkRequest
 {
     public const MAX_COMBINATIONS = 20;
 
     /**
-     * @param list<int> $combinations of the library, in their order; where there is no plan
+     * @param list<int> $combinations of the library, in their order; where there is no plan and no card
      * @param string $endsOn last day on which it opens, such as 2026-12-29
      */
     public function __construct(
@@ -22,6 +22,7 @@ final readonly class SessionLinkRequest
         #[Assert\Regex('/^\d{4}-\d\d-\d\d$/D', message: 'A day is written as 2026-11-26.')]
         public string $endsOn,
         public ?int $plan = null,
+        public ?int $card = null,
         #[Assert\Count(max: self::MAX_COMBINATIONS, maxMessage: 'At most {{ limit }} combinations.')]
         #[Assert\All([new Assert\Type('int', message: 'Give each combination by its id.')])]
         public array $combinations = [],

@@ -9,6 +9,9 @@ use Doctrine\Persistence\ManagerRegistry;
 use Periplus\App\Account\Accounts;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Card\Card;
+use Periplus\App\Card\CardCombination;
+use Periplus\App\Card\Cards;
 use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Gym\GymSettings;
@@ -45,6 +48,7 @@ final class SessionLinks extends ServiceEntityRepository implements HasQuota
         ManagerRegistry $registry,
         private readonly Plans $plans,
         private readonly PlanCheck $check,
+        private readonly Cards $cards,
         private readonly CombinationTable $combinations,
         private readonly GymSettings $gym,
         private readonly Accounts $accounts,
@@ -71,9 +75,11 @@ final class SessionLinks extends ServiceEntityRepository implements HasQuota
         if ($request->endsOn < $today->format('Y-m-d') || $request->endsOn > $latest) {
             throw Invalid::field('endsOn', t('A link ends between today and {latest}.', latest: $latest));
         }
-        $content = null === $request->plan
-            ? $this->timed($request->combinations)
-            : $this->plans->get($request->plan)->content();
+        $content = match (true) {
+            null !== $request->plan => $this->plans->get($request->plan)->content(),
+            null !== $request->card => self::ofCard($this->cards->get($request->card)),
+            default => $this->ofCombinations($request->combinations),
+        };
         $lengthMs = $this->check->programme($content)->lengthMs;
         if (0 === $lengthMs) {
             throw Invalid::field('plan', t('There is nothing in this session to do. Put a round into it first.'));
@@ -149,12 +155,32 @@ final class SessionLinks extends ServiceEntityRepository implements HasQuota
             ->where('l.id = :id')->setParameter('id', $link->id())->getQuery()->execute();
     }
 
+    /** @return array<string, mixed> a written plan that repeats its combinations, in its numbering */
+    private static function ofCard(Card $card): array
+    {
+        if ($card->isRevoked()) {
+            throw Invalid::field('card', t('This card is revoked. Make a new one first.'));
+        }
+        $content = $card->content();
+        $combinations = array_map(
+            static fn (CardCombination $one): TimerCombination => new TimerCombination(
+                $one->notation,
+                $one->stance,
+                $one->name,
+                $one->id,
+            ),
+            $content->combinations,
+        );
+
+        return ['numbering' => $content->numbering] + self::timed($combinations);
+    }
+
     /**
      * @param list<int> $ids
      *
-     * @return array<string, mixed> a written plan that repeats them one after the other
+     * @return array<string, mixed> a written plan that repeats them
      */
-    private function timed(array $ids): array
+    private function ofCombinations(array $ids): array
     {
         $combinations = array_map(
             static fn (CombinationSummary $one): TimerCombination => new TimerCombination(
@@ -170,6 +196,22 @@ final class SessionLinks extends ServiceEntityRepository implements HasQuota
             throw Invalid::field('combinations', t('Choose a session, or a combination of the library.'));
         }
 
-        return RoundTimer::plan(\count($combinations), self::WORK, self::REST, $combinations);
+        return self::timed($combinations);
+    }
+
+    /**
+     * @param list<TimerCombination> $combinations one after the other
+     *
+     * @return array<string, mixed> a written plan
+     */
+    private static function timed(array $combinations): array
+    {
+        return RoundTimer::plan(
+            \count($combinations),
+            self::WORK,
+            self::REST,
+            $combinations,
+            isDemonstrated: true,
+        );
     }
 }

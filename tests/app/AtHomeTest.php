@@ -81,6 +81,41 @@ final class AtHomeTest extends ApiTestCase
         self::assertSame(404, $session('?numbering=nothing')->status);
     }
 
+    public function testACardIsPlayedInItsNumberingEachCombinationShownAndThenDone(): void
+    {
+        $this->signIn('head');
+        $body = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Under', 'text' => '1 3b']))->id();
+        $card = $this->ask(
+            'POST',
+            '/api/cards',
+            ['name' => 'Home', 'combinations' => [$this->combination, $body], 'numbering' => 'body-pairs'],
+        )->id();
+        $key = $this->key(['card' => $card]);
+        $session = $this->ask('GET', '/api/athlete-sessions/'.$key);
+        /**
+         * @var array{
+         *     lengthMs: int,
+         *     chains: list<array{numbers: array{orthodox: string}}>,
+         *     cues: list<array{atMs: int, kind: string, chain: int|null}>,
+         * } $programme
+         */
+        $programme = $session->body['programme'];
+        $shown = [];
+        foreach ($programme['cues'] as $cue) {
+            if ('demonstration' === $cue['kind']) {
+                $shown[$cue['atMs']] = $programme['chains'][(int) $cue['chain']]['numbers']['orthodox'];
+            }
+        }
+        // 20 s of the first in either stance, two minutes of it, the second in the rest of 30 s, two minutes of that.
+        self::assertSame(290_000, $programme['lengthMs']);
+        self::assertSame([0 => '1 2 3 2 exit', 10_000 => '1 2 3 2 exit', 140_000 => '1 7', 155_000 => '1 7'], $shown);
+        self::assertSame(200, $this->ask('POST', "/api/cards/$card/revoke")->status);
+        $revoked = $this->make(['card' => $card]);
+        self::assertSame(422, $revoked->status);
+        self::assertStringContainsString('This card is revoked.', $revoked->title());
+        self::assertSame(404, $this->make(['card' => 999_999])->status);
+    }
+
     public function testItStaysAsItWasWhenThePlanChanges(): void
     {
         $plan = $this->plan();

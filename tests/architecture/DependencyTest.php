@@ -497,6 +497,7 @@ final class DependencyTest
             'App\Plan',
             'App\Voice',
             'App\Recording',
+            'App\Card',
         ],
         'App\Vocabulary' => ['App\Card', 'App\Exchange', 'App\Print'],
         'App\Maintenance' => [

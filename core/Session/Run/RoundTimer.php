@@ -11,17 +11,31 @@ use function Periplus\Core\Language\t;
 /** Creates a plan for a coach who only needs the clock: free rounds, or rounds that each show a combination. */
 final readonly class RoundTimer
 {
+    /** How long the first combination is demonstrated before its round, in s; those after it are in the rests. */
+    private const FIRST_SHOWN = 20;
+
     /**
      * @param int $rounds at least; every combination has one
      * @param int $seconds of work in each round
      * @param int $rest s between rounds
      * @param list<TimerCombination> $combinations one after the other, and again from the first
+     * @param bool $isDemonstrated whether each is demonstrated before its round, for whoever is alone with it
      *
      * @return array<string, mixed> a written plan
      */
-    public static function plan(int $rounds, int $seconds, int $rest, array $combinations = []): array
-    {
+    public static function plan(
+        int $rounds,
+        int $seconds,
+        int $rest,
+        array $combinations = [],
+        bool $isDemonstrated = false,
+    ): array {
         $round = ['seconds' => $seconds, 'rest' => $rest, 'lastTen' => true];
+        $first = $isDemonstrated && [] !== $combinations
+            ? [['seconds' => self::FIRST_SHOWN, 'rest' => 0, 'sets' => [$combinations[0]->set('demonstration')]]]
+            : [];
+        // Of what comes next.
+        $inRest = $isDemonstrated ? ['inRest' => ['drill' => 'demonstration', 'combinations' => []]] : [];
 
         return [
             'name' => self::name($combinations),
@@ -32,13 +46,17 @@ final readonly class RoundTimer
                     'name' => t('Rounds'),
                     'rounds' => [] === $combinations
                         ? [[...$round, 'times' => $rounds, 'sets' => [self::free()]]]
-                        : array_map(
-                            static fn (int $index): array => [
-                                ...$round,
-                                'sets' => [$combinations[$index % \count($combinations)]->set()],
-                            ],
-                            range(0, max($rounds, \count($combinations)) - 1),
-                        ),
+                        : [
+                            ...$first,
+                            ...array_map(
+                                static fn (int $index): array => [
+                                    ...$round,
+                                    'sets' => [$combinations[$index % \count($combinations)]->set()],
+                                    ...$inRest,
+                                ],
+                                range(0, max($rounds, \count($combinations)) - 1),
+                            ),
+                        ],
                 ],
             ],
         ];

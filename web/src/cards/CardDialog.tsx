@@ -72,7 +72,7 @@ export default function CardDialog({ combinations, onClose }: Props) {
         </p>
         <p className="small">
           <button type="button" className="link-button" onClick={() => setAsSession(true)}>
-            <Trans>Make a session of it that a phone plays: two minutes for each, with rests</Trans>
+            <Trans>Make a session of it that a phone plays: each is shown, then two minutes of it</Trans>
           </button>
         </p>
         <Failure error={create.error} />

@@ -1,6 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex } from "antd";
+import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Card } from "../api/client";
 import { Loaded } from "../ui/Loaded";
@@ -8,6 +9,7 @@ import { LogNav } from "../ui/LogNav";
 import { useNotice } from "../ui/useNotice";
 import { day } from "../ui/words";
 import { CodeToScan } from "./CodeToScan";
+import SessionLinkDialog from "./SessionLinkDialog";
 import { SessionLinkList } from "./SessionLinkList";
 import { cardAddress, useCards, useRevokeCard } from "./useCards";
 import { useConfirmRevoke } from "./useConfirmRevoke";
@@ -56,6 +58,7 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
   const notice = useNotice();
   const address = cardAddress(card.key);
   const isOpen = card.revokedAt === null;
+  const [asSession, setAsSession] = useState(false);
   const [ask, modalHolder] = useConfirmRevoke(card.name, () => revoke.mutateAsync(card.id));
   return (
     <li className={`panel card-row${isOpen ? "" : " card-revoked"}`}>
@@ -80,12 +83,16 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
             <Button href={`/api/cards/${card.id}/sheet.pdf`}>
               <Trans>Sheet to print (PDF)</Trans>
             </Button>
+            <Button onClick={() => setAsSession(true)}>
+              <Trans>As a session</Trans>
+            </Button>
             <Button danger loading={revoke.isPending} onClick={ask}>
               <Trans>Revoke</Trans>
             </Button>
           </Flex>
         )}
       </div>
+      {asSession && <SessionLinkDialog name={card.name} of={{ card: card.id }} onClose={() => setAsSession(false)} />}
       {isOpen && <CodeToScan address={address} name={card.name} isOpen={withCode} />}
     </li>
   );

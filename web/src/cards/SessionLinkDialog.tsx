@@ -16,8 +16,8 @@ const USUAL_DAYS = 28;
 
 interface Props {
   name: string;
-  /** The plan, or the combinations that are repeated one after the other. */
-  of: { plan: number } | { combinations: number[] };
+  /** The plan, or the card or combinations that are repeated one after the other. */
+  of: { plan: number } | { card: number } | { combinations: number[] };
   onClose: () => void;
 }
 
