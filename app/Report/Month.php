@@ -18,6 +18,7 @@ final readonly class Month
      * @param list<MonthRow> $most what was drilled longest
      * @param list<MonthRow> $fell what fell apart most often
      * @param list<MonthRow> $neglected what was not drilled recently
+     * @param list<SeenFault> $faults those that were seen most often
      * @param list<string> $findings
      */
     public function __construct(
@@ -36,6 +37,7 @@ final readonly class Month
         public array $most,
         public array $fell,
         public array $neglected,
+        public array $faults,
         public array $findings,
     ) {
     }

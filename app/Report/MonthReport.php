@@ -8,6 +8,7 @@ use Periplus\App\Course\Courses;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Logbook\CombinationTotal;
 use Periplus\App\Logbook\CourseTotal;
+use Periplus\App\Logbook\LogFilter;
 use Periplus\App\Logbook\LogTotals;
 use Periplus\App\Logbook\Period;
 use Periplus\App\Logbook\Weeks;
@@ -22,11 +23,13 @@ final readonly class MonthReport
 {
     /** Maximum number of rows in each list. */
     private const MAX_ROWS = 8;
+    private const MAX_FAULTS = 5;
 
     public function __construct(
         private LogTotals $totals,
         private Weeks $weeks,
         private Briefs $briefs,
+        private FaultReports $faults,
         private Courses $courses,
         private GymSettings $gym,
         private Catalogue $catalogue,
@@ -57,6 +60,11 @@ final readonly class MonthReport
             most: $this->rows($this->totals->longest($period, self::MAX_ROWS), $numbering),
             fell: $this->rows($this->totals->fallen($period, self::MAX_ROWS), $numbering),
             neglected: $this->rows($this->totals->neglected($period, self::MAX_ROWS), $numbering),
+            faults: \array_slice(
+                $this->faults->compute(new LogFilter($period, null), $numbering)->faults,
+                0,
+                self::MAX_FAULTS,
+            ),
             findings: LoadFindings::find($sum->figures()),
         );
     }

@@ -153,6 +153,18 @@ final readonly class MonthSheet
             $x += $third + 5;
         }
         $pdf->setXY(self::MARGIN, $lowest + 3);
+        if ([] !== $month->faults) {
+            $this->head($pdf, t('Faults that were seen'));
+            foreach ($month->faults as $seen) {
+                $this->write($pdf, Sheet::WORDS, 10, '• '.t(
+                    '{fault}, in {times, plural, one {# session} other {# sessions}}{mend}',
+                    fault: $seen->fault,
+                    times: $seen->times,
+                    mend: null === $seen->mend ? '' : ': '.$seen->mend,
+                ));
+            }
+            $pdf->Ln(2);
+        }
         if ([] !== $month->findings) {
             $this->head($pdf, t('To be reviewed'));
             foreach ($month->findings as $finding) {

@@ -772,6 +772,31 @@ final class LogbookTest extends ApiTestCase
         self::assertSame([], $this->entries());
     }
 
+    #[IgnoreDeprecations]
+    public function testTheFaultsOfAMonthStandOnItsPageWithWhatMendsThem(): void
+    {
+        foreach (['2026-10-27', '2026-11-03', '2026-11-10'] as $day) {
+            $this->log($day, ['Front porch' => 3], ['fallen' => [[
+                'notation' => '1 2 3 exit',
+                'stance' => 'orthodox',
+                'link' => 1,
+                'fault' => 'the arm swings wide',
+            ]]]);
+        }
+        /** @var list<array{fault: string, mend: string, times: int}> $faults */
+        $faults = $this->ask('GET', '/api/reports/month?month=2026-11')->body['faults'];
+        self::assertSame(
+            [['the arm swings wide', 'elbow level with the fist', 2]],
+            array_map(static fn (array $one): array => [$one['fault'], $one['mend'], $one['times']], $faults),
+        );
+        $path = (string) tempnam(sys_get_temp_dir(), 'month');
+        file_put_contents($path, $this->ask('GET', '/api/reports/month.pdf/2026-11')->raw);
+        $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($path).' -');
+        unlink($path);
+        self::assertStringContainsString('Faults that were seen', $text);
+        self::assertStringContainsString('the arm swings wide, in 2 sessions: elbow level with the fist', $text);
+    }
+
     /** TCPDF triggers a deprecation notice at every use. */
     #[IgnoreDeprecations]
     public function testAMonthComesAsAPageAndAsATable(): void

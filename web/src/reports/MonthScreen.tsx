@@ -78,6 +78,7 @@ function Month({ report }: { report: MonthReport }) {
           <Rows title={t`Drilled most`} rows={report.most} says={(row) => minutes(row.ms)} />
           <Rows title={t`Fell apart`} rows={report.fell} says={(row) => t`${row.fell} of ${row.times}`} />
           <Rows title={t`Not drilled recently`} rows={report.neglected} says={(row) => t`last ${shortDay(row.last)}`} />
+          {report.faults.length > 0 && <SeenFaults faults={report.faults} />}
         </section>
       </div>
     </>
@@ -92,6 +93,28 @@ function Fact({ name, value, more }: { name: string; value: string; more: React.
         {value} <small>{more}</small>
       </dd>
     </div>
+  );
+}
+
+/** The faults that were seen most often, with the words that mend them. */
+function SeenFaults({ faults }: Pick<MonthReport, "faults">) {
+  return (
+    <>
+      <h2>
+        <Trans>Faults that were seen</Trans>
+      </h2>
+      <ul className="month-rows">
+        {faults.map(({ fault, mend, times }) => (
+          <li key={fault}>
+            <span>
+              <Link to="/reports/faults">{fault}</Link>
+              {mend && <small className="month-mend">{mend}</small>}
+            </span>
+            <span>{plural(times, { one: "# session", other: "# sessions" })}</span>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }
 
