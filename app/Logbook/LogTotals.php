@@ -198,6 +198,32 @@ final readonly class LogTotals
         return array_map(intval(...), $rows);
     }
 
+    /**
+     * @param list<int> $ids
+     *
+     * @return array<int, Outcome> by the id of the combination; without those that were not drilled
+     */
+    public function outcomes(array $ids, LogFilter $filter): array
+    {
+        if ([] === $ids) {
+            return [];
+        }
+        /** @var list<array{0: int|string, 1: int|string, 2: int|string}> $rows */
+        $rows = $this->connection->fetchAllNumeric(
+            'SELECT combination_id, COUNT(*), SUM(fell > 0) FROM log_combination WHERE '
+                .$filter->sql()
+                .' AND combination_id IN (?) GROUP BY combination_id',
+            [...$filter->values(), $ids],
+            [...array_fill(0, \count($filter->values()), ParameterType::STRING), ArrayParameterType::INTEGER],
+        );
+        $outcomes = [];
+        foreach ($rows as [$id, $times, $fell]) {
+            $outcomes[(int) $id] = new Outcome((int) $times, (int) $fell);
+        }
+
+        return $outcomes;
+    }
+
     /** @return array<int, int> in how many sessions each combination was drilled, by its id */
     public function timesDrilled(): array
     {

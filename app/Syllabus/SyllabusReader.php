@@ -11,17 +11,20 @@ use Periplus\App\Gym\GymSettings;
 use Periplus\App\Logbook\DueList;
 use Periplus\App\Logbook\LogFilter;
 use Periplus\App\Logbook\LogTotals;
+use Periplus\App\Logbook\Outcome;
 use Periplus\App\Logbook\Period;
 use Periplus\App\Report\Briefs;
 use Periplus\App\Report\CombinationBrief;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Session\Due\Due;
 
 /** Reads the syllabus of a course beside what its logbook says. */
 final readonly class SyllabusReader
 {
+    /** How far back the logbook is read. */
+    private const PAST = '-10 years';
+
     public function __construct(
         private CombinationTable $combinations,
         private Reader $reader,
@@ -41,9 +44,7 @@ final readonly class SyllabusReader
         $briefs = $this->briefs->read($ids, $numbering);
         $due = array_intersect_key($this->due->list($course->id()), array_flip($ids));
         $start = $syllabus->mondayOf(0);
-        $times = null === $start
-            ? array_map(static fn (Due $one): int => $one->times, $due)
-            : $this->totals->times($ids, $this->since($start, $course->id()));
+        [$now, $past] = $this->outcomes($ids, $course->id(), $start);
         $chains = $this->chainsOf($ids);
         $weeks = [];
         $before = [];
@@ -57,8 +58,8 @@ final readonly class SyllabusReader
                     combination: $briefs[$id],
                     buildsOn: self::buildsOn($chain, $before, $briefs),
                     new: self::newLinks($chain, $before),
-                    times: $times[$id] ?? 0,
-                    timesBefore: null === $start ? 0 : max(0, ($one->times ?? 0) - ($times[$id] ?? 0)),
+                    now: $now[$id] ?? new Outcome(0, 0),
+                    before: $past[$id] ?? new Outcome(0, 0),
                     last: $one?->last,
                     held: $one?->held,
                 );
@@ -79,11 +80,28 @@ final readonly class SyllabusReader
         );
     }
 
-    private function since(string $day, int $course): LogFilter
+    /**
+     * Returns how combinations went since the syllabus began, and before.
+     *
+     * @param list<int> $ids
+     * @param string|null $start the day on which it begins; null for none, when nothing was before
+     *
+     * @return array{array<int, Outcome>, array<int, Outcome>} by the id of the combination
+     */
+    private function outcomes(array $ids, int $course, ?string $start): array
     {
         $today = $this->gym->today();
+        $day = $today->format('Y-m-d');
+        $longAgo = $today->modify(self::PAST)->format('Y-m-d');
+        $during = fn (string $from, string $to): array => $from > $to
+            ? []
+            : $this->totals->outcomes($ids, new LogFilter(Period::of($from, $to, $today), $course));
+        $eve = null === $start ? null : (new \DateTimeImmutable($start))->modify('-1 day')->format('Y-m-d');
 
-        return new LogFilter(Period::of(min($day, $today->format('Y-m-d')), null, $today), $course);
+        return [
+            $during($start ?? $longAgo, $day),
+            null === $eve ? [] : $during($longAgo, min($eve, $day)),
+        ];
     }
 
     /**

@@ -22,7 +22,7 @@ final readonly class TaughtWeek
     ) {
         $this->isReached = [] !== $combinations && [] === array_filter(
             $combinations,
-            static fn (TaughtCombination $one): bool => 0 === $one->times || true !== $one->held,
+            static fn (TaughtCombination $one): bool => 0 === $one->now->times || true !== $one->held,
         );
     }
 }

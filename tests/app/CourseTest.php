@@ -132,6 +132,36 @@ final class CourseTest extends ApiTestCase
         self::assertSame([true, false, false], array_column($after, 'isReached'));
     }
 
+    public function testASyllabusThatIsTaughtAgainIsComparedWithTheLastTime(): void
+    {
+        $this->signIn('head');
+        $id = $this->ask('POST', '/api/combinations', self::combination())->id();
+        $course = $this->ask('POST', '/api/courses', self::course())->id();
+        $today = self::service(GymSettings::class)->today();
+        $body = [
+            'startsOn' => $today->modify('monday this week')->format('Y-m-d'),
+            'weeks' => [['theme' => '', 'note' => '', 'combinations' => [$id]]],
+        ];
+        $this->ask('PUT', "/api/courses/$course/syllabus", $body, ['If-Match' => '"1"']);
+        $fallen = [['notation' => '1 2 3b exit', 'stance' => 'orthodox', 'link' => 1]];
+        foreach (['-90 days' => $fallen, '-83 days' => $fallen, '-76 days' => [], '+0 days' => []] as $ago => $fell) {
+            $logged = $this->ask('POST', '/api/logbook/entries', [
+                'id' => 'entry'.strtr($ago, ' +', '--'),
+                'day' => $today->modify($ago)->format('Y-m-d'),
+                'course' => $course,
+                'combinations' => [['combination' => $id, 'minutes' => 5]],
+                'fallen' => $fell,
+            ]);
+            self::assertSame(201, $logged->status, $logged->raw);
+        }
+        /** @var list<array{combinations: list<array{now: array<string, int>, before: array<string, int>}>}> $weeks */
+        $weeks = $this->ask('GET', "/api/courses/$course/syllabus")->body['weeks'];
+        self::assertSame(
+            [['times' => 1, 'fell' => 0], ['times' => 3, 'fell' => 2]],
+            [$weeks[0]['combinations'][0]['now'], $weeks[0]['combinations'][0]['before']],
+        );
+    }
+
     /** @param array<string, mixed> $with */
     #[TestWith([['startsOn' => 'soon'], 'A day is written as 2026-11-26.'])]
     #[TestWith([['weeks' => [['combinations' => ['x']]]], 'Give each combination by its id.'])]

@@ -133,6 +133,16 @@ export function WeekCard({ week, at, last, syllabus, isMoved, mayEdit, onChange,
 const factsOf = (id: number, weeks: Syllabus["weeks"]) =>
   weeks.flatMap(({ combinations }) => combinations).find(({ combination }) => combination.id === id);
 
+/** Says how often something that was drilled fell apart. */
+function fellApart({ times, fell }: { times: number; fell: number }): string {
+  if (times === 0) {
+    return "";
+  }
+  return fell === 0
+    ? t`, held every time`
+    : plural(fell, { one: ", fell apart once", other: ", fell apart # times" });
+}
+
 interface TaughtProps {
   one: DraftCombination;
   /** Undefined for what is not saved yet. */
@@ -158,12 +168,18 @@ function Taught({ one, facts, isMoved, mayEdit, onRemove }: TaughtProps) {
         <span className="small">
           {!isMoved && facts.buildsOn && <Trans>builds on {facts.buildsOn} · </Trans>}
           {!isMoved && facts.new.length > 0 && <Trans>new: {facts.new.join(", ")} · </Trans>}
-          {plural(facts.times, { 0: "not drilled yet", one: "drilled once", other: "drilled # times" })}
-          {facts.timesBefore > 0 &&
-            plural(facts.timesBefore, {
-              one: ", once before this syllabus began",
-              other: ", # times before this syllabus began",
-            })}
+          {plural(facts.now.times, { 0: "not drilled yet", one: "drilled once", other: "drilled # times" })}
+          {fellApart(facts.now)}
+          {facts.before.times > 0 && (
+            <>
+              {" · "}
+              {plural(facts.before.times, {
+                one: "before this syllabus began once",
+                other: "before this syllabus began # times",
+              })}
+              {fellApart(facts.before)}
+            </>
+          )}
           {facts.held === false && <span className="syllabus-fell">{t`, fell apart the last time`}</span>}
         </span>
       )}

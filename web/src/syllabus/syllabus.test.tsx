@@ -19,8 +19,8 @@ const combination = (id: number, name: string, text: string) => ({
   combination: { id, name, text, level: 1, archived: false, line: null },
   buildsOn: id === 8 ? "Front porch" : null,
   new: id === 8 ? ["cross → lead hook"] : [],
-  times: id === 7 ? 3 : 0,
-  timesBefore: id === 7 ? 2 : 0,
+  now: { times: id === 7 ? 3 : 0, fell: id === 7 ? 1 : 0 },
+  before: { times: id === 7 ? 2 : 0, fell: id === 7 ? 2 : 0 },
   last: null,
   held: id === 7 ? false : null,
 });
@@ -81,7 +81,7 @@ test("weeks say what is new, what they build on and what was reached", async () 
   shown();
   const first = within(await screen.findByRole("listitem", { name: "Week 1" }));
   expect(first.getByText(/23 Nov 2026, reached/)).toBeTruthy();
-  expect(first.getByText(/drilled 3 times, 2 times before this syllabus began/)).toBeTruthy();
+  expect(first.getByText(/drilled 3 times, fell apart once · before this syllabus began 2 times, fell apart 2 times/)).toBeTruthy();
   expect(first.getByText(/fell apart the last time/)).toBeTruthy();
   const second = within(screen.getByRole("listitem", { name: "Week 2" }));
   expect(second.getByText(/30 Nov 2026, this week/)).toBeTruthy();
