@@ -132,6 +132,60 @@ final class CourseTest extends ApiTestCase
         self::assertSame([true, false, false], array_column($after, 'isReached'));
     }
 
+    public function testASyllabusIsSavedAsAFileAndReadWithTheLibraryThatIsThere(): void
+    {
+        $this->signIn('head');
+        $ids = [];
+        foreach (['One' => '1 2', 'Two' => '1 2 3b'] as $name => $chain) {
+            $content = self::combination(['name' => $name, 'text' => $chain]);
+            $ids[] = $this->ask('POST', '/api/combinations', $content)->id();
+        }
+        $course = $this->ask('POST', '/api/courses', self::course())->id();
+        $body = [
+            'startsOn' => '2026-12-07',
+            'weeks' => [
+                ['theme' => 'straights', 'note' => 'slowly', 'combinations' => [$ids[1], $ids[0]]],
+                ['theme' => 'again', 'combinations' => [$ids[0], $ids[1]]],
+            ],
+        ];
+        $this->ask('PUT', "/api/courses/$course/syllabus", $body, ['If-Match' => '"1"']);
+        $file = $this->ask('GET', "/api/courses/$course/syllabus.json");
+        self::assertSame(200, $file->status);
+        $read = fn (string $content): Answer => $this->ask('POST', '/api/syllabus-files', $content);
+        $again = $read($file->raw);
+        self::assertSame(200, $again->status, $again->raw);
+        self::assertSame(['2026-12-07', []], [$again->body['startsOn'], $again->body['missing']]);
+        /** @var list<array{theme: string, note: string, combinations: list<array{id: int}>}> $weeks */
+        $weeks = $again->body['weeks'];
+        self::assertSame(
+            [['straights', 'slowly', [$ids[1], $ids[0]]], ['again', '', [$ids[0], $ids[1]]]],
+            array_map(
+                static fn (array $week): array => [
+                    $week['theme'],
+                    $week['note'],
+                    array_column($week['combinations'], 'id'),
+                ],
+                $weeks,
+            ),
+            'in the order in which they are taught',
+        );
+
+        // A chain that this library does not have is named, and the rest is there.
+        $other = $read(strtr($file->raw, ['1 2 3b' => '6 5 6 5 6']));
+        self::assertSame(['Two: 6 5 6 5 6'], $other->body['missing']);
+        $unreadable = $read(strtr($file->raw, ['1 2 3b' => 'haymaker']));
+        self::assertSame(['Two: haymaker'], $unreadable->body['missing']);
+        $wrong = [
+            '{"format": "periplus-logbook", "weeks": []}' => 'This is not a syllabus of Periplus.',
+            '{"format": "periplus-syllabus", "version": 2, "weeks": []}' => 'from a newer version',
+        ];
+        foreach ($wrong as $content => $says) {
+            $refused = $read($content);
+            self::assertSame(422, $refused->status);
+            self::assertStringContainsString($says, $refused->title());
+        }
+    }
+
     public function testASyllabusThatIsTaughtAgainIsComparedWithTheLastTime(): void
     {
         $this->signIn('head');
@@ -154,7 +208,11 @@ final class CourseTest extends ApiTestCase
             ]);
             self::assertSame(201, $logged->status, $logged->raw);
         }
-        /** @var list<array{combinations: list<array{now: array<string, int>, before: array<string, int>}>}> $weeks */
+        /**
+         * @var list<array{
+         *     combinations: list<array{now: array<string, int>, before: array<string, int>}>,
+         * }> $weeks
+         */
         $weeks = $this->ask('GET', "/api/courses/$course/syllabus")->body['weeks'];
         self::assertSame(
             [['times' => 1, 'fell' => 0], ['times' => 3, 'fell' => 2]],

@@ -53,6 +53,29 @@ test("a course has a syllabus: proposed from a goal, moved, saved, followed by a
     data: { course: course.id, aim: "syllabus", seed: 5 },
   });
   expect(JSON.stringify(await made.json())).toContain("week 1, hands and feet");
+  // Saved as a file, and read by another course.
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "Save as JSON" }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe(`${name}, syllabus.json`);
+  const other = await (
+    await page.request.post("/api/courses", { headers, data: { name: `${name} again`, rules: "boxing", levels: [1] } })
+  ).json();
+  const texts = await page.locator(".syllabus-combinations").allTextContents();
+  await page.goto(`/courses/${other.id}/syllabus`);
+  await page.getByLabel("A syllabus as JSON").setInputFiles({
+    name: "notes.json",
+    mimeType: "application/json",
+    buffer: Buffer.from("no file"),
+  });
+  await expect(page.getByText(/This is not a syllabus of Periplus/)).toBeVisible();
+  await page.getByLabel("A syllabus as JSON").setInputFiles(await file.path());
+  await expect(page.getByText("Read; it is not saved yet.")).toBeVisible();
+  await expect(weeks).toHaveCount(texts.length);
+  await expect(weeks.first()).toContainText("1 2");
+  await expect(page.getByLabel("Theme of week 1")).toHaveValue("hands and feet");
+
   const paper = await page.request.get(`/api/courses/${course.id}/syllabus.pdf`);
   expect((await paper.body()).subarray(0, 5).toString()).toBe("%PDF-");
 });

@@ -2,6 +2,7 @@ import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex, Select } from "antd";
+import { useRef } from "react";
 import { useParams } from "react-router";
 import type { Syllabus } from "../api/client";
 import { useMay } from "../api/session";
@@ -12,7 +13,7 @@ import { dragWords } from "../ui/dragWords";
 import { Failure } from "../ui/Failure";
 import { Loaded } from "../ui/Loaded";
 import { Trail } from "../ui/Trail";
-import { moved, newWeek, requestOf } from "./syllabusDraft";
+import { moved, newWeek } from "./syllabusDraft";
 import { useSyllabus, useSyllabusDraft } from "./useSyllabus";
 import { WeekCard } from "./WeekCard";
 import "./syllabus.css";
@@ -47,7 +48,7 @@ function Edited({ syllabus }: { syllabus: Syllabus }) {
         <h1>
           <Trans>Syllabus of {syllabus.name}</Trans>
         </h1>
-        <Files syllabus={syllabus} />
+        <Files syllabus={syllabus} onFile={mayEdit ? (file) => void work.readFile(file) : null} />
       </Flex>
       <Failure error={work.error} />
       {mayEdit && <Tools course={syllabus.course} work={work} />}
@@ -140,32 +141,39 @@ function Tools({ course, work }: { course: number; work: ReturnType<typeof useSy
   );
 }
 
-/** The stored syllabus on paper and as data. */
-function Files({ syllabus }: { syllabus: Syllabus }) {
-  const download = () => {
-    const body = requestOf({
-      startsOn: syllabus.startsOn,
-      weeks: syllabus.weeks.map((week, at) => ({
-        key: String(at),
-        theme: week.theme,
-        note: week.note,
-        combinations: week.combinations.map(({ combination: { id, name, text } }) => ({ id, name, text })),
-      })),
-    });
-    const link = document.createElement("a");
-    link.href = URL.createObjectURL(new Blob([JSON.stringify(body, null, 2)], { type: "application/json" }));
-    link.download = `${syllabus.name}, syllabus.json`;
-    link.click();
-    URL.revokeObjectURL(link.href);
-  };
+/** The stored syllabus on paper and as a file, and another file to take over. */
+function Files({ syllabus, onFile }: { syllabus: Syllabus; onFile: ((file: File) => void) | null }) {
+  const input = useRef<HTMLInputElement>(null);
   return (
     <>
       <Button href={`/api/courses/${syllabus.course}/syllabus.pdf`}>
         <Trans>Print (PDF)</Trans>
       </Button>
-      <Button onClick={download}>
+      <Button href={`/api/courses/${syllabus.course}/syllabus.json`}>
         <Trans>Save as JSON</Trans>
       </Button>
+      {onFile && (
+        <>
+          <Button onClick={() => input.current?.click()}>
+            <Trans>Read a file</Trans>
+          </Button>
+          <input
+            ref={input}
+            type="file"
+            accept="application/json,.json"
+            className="visually-hidden"
+            tabIndex={-1}
+            aria-label={t`A syllabus as JSON`}
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              if (file) {
+                onFile(file);
+              }
+              event.target.value = "";
+            }}
+          />
+        </>
+      )}
     </>
   );
 }

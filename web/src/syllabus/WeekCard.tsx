@@ -138,9 +138,7 @@ function fellApart({ times, fell }: { times: number; fell: number }): string {
   if (times === 0) {
     return "";
   }
-  return fell === 0
-    ? t`, held every time`
-    : plural(fell, { one: ", fell apart once", other: ", fell apart # times" });
+  return fell === 0 ? t`, held every time` : plural(fell, { one: ", fell apart once", other: ", fell apart # times" });
 }
 
 interface TaughtProps {

@@ -81,7 +81,9 @@ test("weeks say what is new, what they build on and what was reached", async () 
   shown();
   const first = within(await screen.findByRole("listitem", { name: "Week 1" }));
   expect(first.getByText(/23 Nov 2026, reached/)).toBeTruthy();
-  expect(first.getByText(/drilled 3 times, fell apart once · before this syllabus began 2 times, fell apart 2 times/)).toBeTruthy();
+  expect(
+    first.getByText(/drilled 3 times, fell apart once · before this syllabus began 2 times, fell apart 2 times/),
+  ).toBeTruthy();
   expect(first.getByText(/fell apart the last time/)).toBeTruthy();
   const second = within(screen.getByRole("listitem", { name: "Week 2" }));
   expect(second.getByText(/30 Nov 2026, this week/)).toBeTruthy();

@@ -27,16 +27,23 @@ export function newWeek(combinations: DraftCombination[] = [], theme = ""): Draf
   return { key: `week ${made}`, theme, note: "", combinations };
 }
 
+/** Returns a week as it was read, to be edited. */
+export function weekOf({ theme, note, combinations }: Omit<DraftWeek, "key">): DraftWeek {
+  return {
+    ...newWeek(
+      combinations.map(({ id, name, text }) => ({ id, name, text })),
+      theme,
+    ),
+    note,
+  };
+}
+
 export function draftOf(syllabus: Syllabus): SyllabusDraft {
   return {
     startsOn: syllabus.startsOn,
-    weeks: syllabus.weeks.map(({ theme, note, combinations }) => ({
-      ...newWeek(
-        combinations.map(({ combination: { id, name, text } }) => ({ id, name, text })),
-        theme,
-      ),
-      note,
-    })),
+    weeks: syllabus.weeks.map((week) =>
+      weekOf({ ...week, combinations: week.combinations.map(({ combination }) => combination) }),
+    ),
   };
 }
 

@@ -1,11 +1,14 @@
 import { t } from "@lingui/core/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { answered, api, ifMatch, type Syllabus, server } from "../api/client";
+import { answered, api, ifMatch, type Syllabus, type SyllabusFile, server } from "../api/client";
 import { refresh } from "../api/keys";
 import { useHistory } from "../ui/useHistory";
 import { useNotice } from "../ui/useNotice";
-import { draftOf, requestOf, type SyllabusDraft, teachTheSame, withSteps } from "./syllabusDraft";
+import { draftOf, requestOf, type SyllabusDraft, teachTheSame, weekOf, withSteps } from "./syllabusDraft";
+
+/** What is sent of a file that is no JSON, so that the server says what was expected. */
+const NO_SYLLABUS = { format: "", version: 1, startsOn: null, weeks: [] } as unknown as SyllabusFile;
 
 export function useSyllabus(course: number) {
   return server.useQuery("get", "/api/courses/{id}/syllabus", { params: { path: { id: course } } });
@@ -70,6 +73,27 @@ export function useSyllabusDraft(syllabus: Syllabus) {
       setError(failed);
     }
   };
+  /** Takes over the weeks of a file, with what the library has of them. */
+  const readFile = async (file: File) => {
+    setError(null);
+    try {
+      const content = (await file
+        .text()
+        .then(JSON.parse)
+        .catch(() => null)) as SyllabusFile | null;
+      const read = await answered(
+        api.POST("/api/syllabus-files", { body: content ?? { ...NO_SYLLABUS, name: file.name } }),
+      );
+      history.change((now) => ({ startsOn: read.startsOn ?? now.startsOn, weeks: read.weeks.map(weekOf) }));
+      if (read.missing.length === 0) {
+        notice.done(t`Read; it is not saved yet.`);
+      } else {
+        notice.warn(t`The library does not have ${read.missing.join(", ")}. The rest is read, and not saved yet.`);
+      }
+    } catch (failed) {
+      setError(failed);
+    }
+  };
   return {
     draft,
     change,
@@ -79,6 +103,7 @@ export function useSyllabusDraft(syllabus: Syllabus) {
     saves,
     propose,
     copyFrom,
+    readFile,
     error,
     history,
   };
