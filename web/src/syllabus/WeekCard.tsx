@@ -135,10 +135,13 @@ const factsOf = (id: number, weeks: Syllabus["weeks"]) =>
 
 /** Says how often something that was drilled fell apart. */
 function fellApart({ times, fell }: { times: number; fell: number }): string {
-  if (times === 0) {
-    return "";
+  if (times < 2) {
+    return times === 0 ? "" : fell === 0 ? t`, held` : t`, fell apart`;
   }
-  return fell === 0 ? t`, held every time` : plural(fell, { one: ", fell apart once", other: ", fell apart # times" });
+  if (fell === 0 || fell === times) {
+    return fell === 0 ? t`, held every time` : t`, fell apart every time`;
+  }
+  return plural(fell, { one: ", fell apart once", other: ", fell apart # times" });
 }
 
 interface TaughtProps {
@@ -168,6 +171,9 @@ function Taught({ one, facts, isMoved, mayEdit, onRemove }: TaughtProps) {
           {!isMoved && facts.new.length > 0 && <Trans>new: {facts.new.join(", ")} · </Trans>}
           {plural(facts.now.times, { 0: "not drilled yet", one: "drilled once", other: "drilled # times" })}
           {fellApart(facts.now)}
+          {facts.held === false && facts.now.fell < facts.now.times && (
+            <span className="syllabus-fell">{t`, fell apart the last time`}</span>
+          )}
           {facts.before.times > 0 && (
             <>
               {" · "}
@@ -178,7 +184,6 @@ function Taught({ one, facts, isMoved, mayEdit, onRemove }: TaughtProps) {
               {fellApart(facts.before)}
             </>
           )}
-          {facts.held === false && <span className="syllabus-fell">{t`, fell apart the last time`}</span>}
         </span>
       )}
     </li>
