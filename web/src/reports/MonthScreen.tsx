@@ -72,13 +72,15 @@ function Month({ report }: { report: MonthReport }) {
       <Findings findings={report.findings} />
       <WorkByDay days={report.days} />
       <div className="month-grid">
-        <StrikesByWeapon report={report} />
+        <div>
+          <StrikesByWeapon report={report} />
+          {report.faults.length > 0 && <SeenFaults faults={report.faults} />}
+        </div>
         <CoursesAndShares report={report} />
         <section className="panel block">
           <Rows title={t`Drilled most`} rows={report.most} says={(row) => minutes(row.ms)} />
           <Rows title={t`Fell apart`} rows={report.fell} says={(row) => t`${row.fell} of ${row.times}`} />
           <Rows title={t`Not drilled recently`} rows={report.neglected} says={(row) => t`last ${shortDay(row.last)}`} />
-          {report.faults.length > 0 && <SeenFaults faults={report.faults} />}
         </section>
       </div>
     </>
@@ -99,7 +101,7 @@ function Fact({ name, value, more }: { name: string; value: string; more: React.
 /** The faults that were seen most often, with the words that mend them. */
 function SeenFaults({ faults }: Pick<MonthReport, "faults">) {
   return (
-    <>
+    <section className="panel block">
       <h2>
         <Trans>Faults that were seen</Trans>
       </h2>
@@ -114,7 +116,7 @@ function SeenFaults({ faults }: Pick<MonthReport, "faults">) {
           </li>
         ))}
       </ul>
-    </>
+    </section>
   );
 }
 
