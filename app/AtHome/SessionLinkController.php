@@ -7,7 +7,7 @@ namespace Periplus\App\AtHome;
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\ApiProblem;
-use Periplus\App\Recording\RecordingResponse;
+use Periplus\App\Recording\RecordingFiles;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Store\Refused;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -79,9 +79,9 @@ final readonly class SessionLinkController
     }
 
     #[Route('/api/athlete-sessions/{key<[0-9a-f]{32}>}/recordings/{id<\d{1,9}>}', methods: 'GET')]
-    public function recording(string $key, int $id, RecordingResponse $files): Response
+    public function recording(string $key, int $id, RecordingFiles $files): Response
     {
-        return $files->among($this->session->recordings($this->links->withKey($key)), $id);
+        return $files->responseAmong($this->session->recordings($this->links->withKey($key)), $id);
     }
 
     /** Counts that somebody came to the end, without a name. */

@@ -8,7 +8,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Print\FileResponse;
-use Periplus\App\Recording\RecordingResponse;
+use Periplus\App\Recording\RecordingFiles;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -60,8 +60,8 @@ final readonly class CardController
     }
 
     #[Route('/api/athlete-cards/{key<[0-9a-f]{32}>}/recordings/{id<\d{1,9}>}', methods: 'GET')]
-    public function recording(string $key, int $id, RecordingResponse $files): Response
+    public function recording(string $key, int $id, RecordingFiles $files): Response
     {
-        return $files->among($this->serializer->recordings($this->cards->withKey($key)), $id);
+        return $files->responseAmong($this->serializer->recordings($this->cards->withKey($key)), $id);
     }
 }

@@ -152,11 +152,13 @@ class Recording
         );
     }
 
-    /** Returns the name of a strike or a move. */
+    /** Returns the name of a strike or a move; its id when there is no such one any more. */
     private static function nameOf(string $technique): string
     {
         $catalogue = Catalogue::builtIn();
 
-        return ($catalogue->strikes[$technique] ?? null)->name ?? $catalogue->move($technique)->words();
+        return ($catalogue->strikes[$technique] ?? null)->name
+            ?? ($catalogue->moves[$technique] ?? null)?->words()
+            ?? $technique;
     }
 }

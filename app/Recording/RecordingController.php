@@ -26,7 +26,7 @@ final readonly class RecordingController
 {
     public function __construct(
         private Recordings $recordings,
-        private RecordingResponse $files,
+        private RecordingFiles $files,
         private Combinations $combinations,
         private Reader $reader,
     ) {
@@ -90,7 +90,7 @@ final readonly class RecordingController
     #[Route('/api/recordings/{id<\d{1,9}>}/file', methods: 'GET')]
     public function file(int $id): Response
     {
-        return $this->files->to($this->recordings->get($id));
+        return $this->files->response($this->recordings->get($id));
     }
 
     /** Deletes a recording for good. */

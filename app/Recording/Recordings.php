@@ -64,7 +64,13 @@ final class Recordings extends ServiceEntityRepository implements HasQuota
     /** @return list<Recording> the newest first */
     public function all(): array
     {
-        return $this->findBy([], ['recordedAt' => 'DESC', 'id' => 'DESC']);
+        /** @var list<Recording> $recordings */
+        $recordings = $this->createQueryBuilder('r')->addSelect('c', 'u')
+            ->leftJoin('r.combination', 'c')->join('r.coach', 'u')
+            ->orderBy('r.recordedAt', 'DESC')->addOrderBy('r.id', 'DESC')
+            ->getQuery()->getResult();
+
+        return $recordings;
     }
 
     /** @throws NotFound */

@@ -9,7 +9,7 @@ use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumbering;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Recording\DemonstratedRecordings;
-use Periplus\App\Recording\RecordingResponse;
+use Periplus\App\Recording\RecordingFiles;
 use Periplus\App\Store\Gone;
 use Periplus\App\Store\NotAllowed;
 use Periplus\App\Store\NotFound;
@@ -40,7 +40,7 @@ final readonly class ScreenController
         private GymSettings $gym,
         private GymNumberings $numberings,
         private DemonstratedRecordings $recordings,
-        private RecordingResponse $files,
+        private RecordingFiles $files,
     ) {
     }
 
@@ -131,7 +131,7 @@ final readonly class ScreenController
     {
         $this->mine($key, $run);
 
-        return $this->files->among(
+        return $this->files->responseAmong(
             array_values($this->recordings->in($this->programmes->document($run, $version)['chains'])),
             $id,
         );

@@ -4,6 +4,7 @@ import { Button, Flex, Progress, Slider } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { Alert } from "../ui/Alert";
 import { Failure } from "../ui/Failure";
+import { useNotice } from "../ui/useNotice";
 import type { Part } from "./media";
 import { cutTake, type Limits, moved, seconds, type Take, wholeOf } from "./take";
 
@@ -23,6 +24,7 @@ export function CutTake({ take, isSaving, refused, asksToDiscard, longestMs, lar
   const [part, setPart] = useState(() => wholeOf(take, longestMs));
   const [done, setDone] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const notice = useNotice();
   const player = usePlayedPart(part);
   const move = (ends: number[]) => {
     const next = moved(part, [ends[0] ?? 0, ends[1] ?? 0], longestMs);
@@ -33,7 +35,11 @@ export function CutTake({ take, isSaving, refused, asksToDiscard, longestMs, lar
     setProblem(null);
     setDone(0);
     try {
-      on.onKeep(await cutTake(take, part, largestBytes, setDone));
+      const { file, isSilent } = await cutTake(take, part, largestBytes, setDone);
+      if (isSilent) {
+        notice.warn(t`This browser could not keep its sound; the pictures are kept.`);
+      }
+      on.onKeep(file);
     } catch (failed) {
       setProblem(failed instanceof Error ? failed.message : String(failed));
     } finally {

@@ -50,13 +50,26 @@ export async function contentsOf(file: Blob): Promise<Contents> {
   return { lengthMs, kind: video === null ? "sound" : "video" };
 }
 
+export interface Cut {
+  file: Blob;
+  /** Whether the sound of a video was left out, because this browser can write none. */
+  isSilent: boolean;
+}
+
 /**
  * Writes a part of a file as one of its own, with its length in it.
  *
  * @param onProgress is told how much of it is done, 0 to 1
+ *
+ * @throws Error when this browser cannot read its pictures, or cannot write it
  */
-export async function cut(file: Blob, part: Part, kind: Contents["kind"], onProgress: (done: number) => void) {
-  const format = await formatFor(kind);
+export async function cut(
+  file: Blob,
+  part: Part,
+  kind: Contents["kind"],
+  onProgress: (done: number) => void,
+): Promise<Cut> {
+  const format = await formatFor(file, kind);
   const target = new BufferTarget();
   const output = new Output({ format, target });
   const seconds = (await contentsOf(file)).lengthMs / 1000;
@@ -67,12 +80,16 @@ export async function cut(file: Blob, part: Part, kind: Contents["kind"], onProg
     trim: { start: part.fromMs / 1000, end: part.toMs / 1000 },
     video: (track) => smaller(track, isLarge),
   });
+  const lost = conversion.discardedTracks.map(({ track }) => track.type);
+  if (!conversion.isValid || (kind === "video" && lost.includes("video"))) {
+    throw new Error("what the file holds cannot be written");
+  }
   conversion.onProgress = onProgress;
   await conversion.execute();
   if (target.buffer === null) {
     throw new Error("nothing was written");
   }
-  return new Blob([target.buffer], { type: format.mimeType });
+  return { file: new Blob([target.buffer], { type: format.mimeType }), isSilent: lost.includes("audio") };
 }
 
 async function smaller(track: InputVideoTrack, isLarge: boolean): Promise<ConversionVideoOptions> {
@@ -80,9 +97,10 @@ async function smaller(track: InputVideoTrack, isLarge: boolean): Promise<Conver
   return { ...(width > MAX_WIDTH && { width: MAX_WIDTH }), ...(isLarge && { quality: QUALITY_MEDIUM }) };
 }
 
-/** Returns the format that this browser can write and most devices play. */
-async function formatFor(kind: Contents["kind"]): Promise<OutputFormat> {
-  const hasAac = await canEncodeAudio("aac");
+/** Returns the format that this browser can write and most devices play. AAC that is there need not be written anew. */
+async function formatFor(file: Blob, kind: Contents["kind"]): Promise<OutputFormat> {
+  const sound = await read(file).getPrimaryAudioTrack();
+  const hasAac = sound === null || (await sound.getCodec()) === "aac" || (await canEncodeAudio("aac"));
   if (hasAac && (kind === "sound" || (await canEncodeVideo("avc")))) {
     return new Mp4OutputFormat();
   }

@@ -1,6 +1,6 @@
 import { t } from "@lingui/core/macro";
 import { amount } from "../ui/words";
-import type { Contents, Part } from "./media";
+import type { Contents, Cut, Part } from "./media";
 
 /** What was recorded or chosen, before it is kept. */
 export interface Take extends Contents {
@@ -42,20 +42,22 @@ export async function cutTake(
   part: Part,
   largestBytes: number,
   onProgress: (done: number) => void,
-): Promise<Blob> {
-  const { cut } = await media();
-  let file: Blob;
+): Promise<Cut> {
+  const { cut: cutFile } = await media();
+  let cut: Cut;
   try {
-    file = await cut(take.file, part, take.kind, onProgress);
+    cut = await cutFile(take.file, part, take.kind, onProgress);
   } catch {
-    throw new Error(t`This browser could not cut it. Choose another part, or cut the file with another program.`);
-  }
-  if (file.size > largestBytes) {
     throw new Error(
-      t`This part is ${amount(file.size)}; a recording has at most ${amount(largestBytes)}. Take a shorter part.`,
+      t`This browser cannot read all of that file, or cannot write it. Record it here, or save it as MP4 (H.264) with another program.`,
     );
   }
-  return file;
+  if (cut.file.size > largestBytes) {
+    throw new Error(
+      t`This part is ${amount(cut.file.size)}; a recording has at most ${amount(largestBytes)}. Take a shorter part.`,
+    );
+  }
+  return cut;
 }
 
 /** Returns the part that is kept unless the coach chooses another: all of it, or its beginning. */

@@ -25,6 +25,12 @@ export interface Camera {
   close: () => void;
 }
 
+function stopAll(stream: MediaStream | null): void {
+  for (const track of stream?.getTracks() ?? []) {
+    track.stop();
+  }
+}
+
 /**
  * Records with the camera or the microphone.
  *
@@ -36,18 +42,19 @@ export function useCamera(longestMs: number, onRecorded: (file: Blob) => void): 
   const [problem, setProblem] = useState<string | null>(null);
   const recorder = useRef<MediaRecorder | null>(null);
   const timer = useRef<ReturnType<typeof setInterval>>(undefined);
+  // What was asked for and is not wanted any more is closed when it comes.
+  const asked = useRef(0);
   const [facing, setFacing] = useState<"environment" | "user">("environment");
 
   const close = useCallback(() => {
+    asked.current += 1;
     clearInterval(timer.current);
     if (recorder.current?.state === "recording") {
       recorder.current.ondataavailable = null;
       recorder.current.stop();
     }
     setStream((now) => {
-      for (const track of now?.getTracks() ?? []) {
-        track.stop();
-      }
+      stopAll(now);
       return null;
     });
     setState({ is: "off" });
@@ -56,13 +63,22 @@ export function useCamera(longestMs: number, onRecorded: (file: Blob) => void): 
 
   const ask = async (kind: "video" | "sound", side: "environment" | "user") => {
     close();
+    const mine = asked.current;
     setProblem(null);
     setState({ is: "asking" });
     try {
       const video = kind === "video" && { facingMode: side, width: { ideal: 1280 }, height: { ideal: 720 } };
-      setStream(await navigator.mediaDevices.getUserMedia({ audio: true, video }));
+      const opened = await navigator.mediaDevices.getUserMedia({ audio: true, video });
+      if (mine !== asked.current || typeof MediaRecorder === "undefined") {
+        stopAll(opened);
+        throw new Error("not wanted, or nothing to record with");
+      }
+      setStream(opened);
       setState({ is: "ready" });
     } catch {
+      if (mine !== asked.current) {
+        return;
+      }
       setState({ is: "off" });
       setProblem(
         kind === "video"

@@ -91,10 +91,13 @@ test("a revoked link is said and forgotten, also what was kept of it", async () 
   serve(async () => answer(SESSION));
   const { client } = made(store);
   await client.load(null);
+  await store.write("recordings at-home k", ["film"]);
+  await store.write("recording at-home k film", new Blob(["film"]));
   serve(async () => answer({ title: "This session is no longer available." }, 410));
   await client.load(null);
   expect(client.view).toMatchObject({ session: null, run: null, refused: "This session is no longer available." });
   expect(store.kept.get("at-home k ")).toBeUndefined();
+  expect(store.kept.get("recording at-home k film")).toBeUndefined();
 });
 
 test("it begins after a lead-in, stands while it is paused, jumps and begins again", () => {

@@ -1,5 +1,6 @@
 import type { AthleteSession, Programme, RunState } from "../api/client";
 import { newId } from "../api/newId";
+import { KeptRecordings } from "./keptRecordings";
 import { after, positionAt } from "./state";
 import type { Store } from "./store";
 
@@ -68,6 +69,7 @@ export class HomeSession {
       const answer = await fetch(`/api/athlete-sessions/${key}${query}`, { cache: "no-store" });
       if (answer.status === 410) {
         await store.write(place, undefined);
+        await new KeptRecordings(store, `at-home ${key}`).keepOnly([]);
         const { title } = (await answer.json()) as { title: string };
         put({ session: null, run: null, refused: title });
         return;

@@ -1,6 +1,7 @@
 import type { Programme, Screen, ScreenRun, Shown } from "../api/client";
 import { newId } from "../api/newId";
 import type { RoundTrip, ServerClock } from "./clock";
+import { KeptRecordings } from "./keptRecordings";
 import { after, type LocalCommand, positionAt, timeOf } from "./state";
 import type { Store } from "./store";
 
@@ -168,6 +169,7 @@ export class ScreenClient {
         this.source?.close();
         this.put({ revoked: true, screen: null, run: null, programme: null });
         await store.write(this.place, undefined);
+        await new KeptRecordings(store, `screen ${key}`).keepOnly([]);
         return;
       }
       if (!answer.ok) {

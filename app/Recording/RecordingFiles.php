@@ -9,15 +9,15 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 use function Periplus\Core\Language\t;
 
-/** Answers with the file of a recording, whole or in the ranges that a player asks for. */
-final readonly class RecordingResponse
+/** Makes answers of the files of recordings, whole or in the ranges that a player asks for. */
+final readonly class RecordingFiles
 {
     public function __construct(private RecordingFolder $folder)
     {
     }
 
     /** @throws NotFound when its file is not there */
-    public function to(Recording $recording): BinaryFileResponse
+    public function response(Recording $recording): BinaryFileResponse
     {
         if (!$this->folder->has($recording->fileName())) {
             throw new NotFound(t('The file of this recording is not there. It was in no backup that was restored.'));
@@ -34,17 +34,17 @@ final readonly class RecordingResponse
     }
 
     /**
-     * Answers with one of several recordings.
+     * Makes an answer of one of several recordings.
      *
      * @param list<Recording> $among what the key in the URL opens
      *
      * @throws NotFound when it is none of them
      */
-    public function among(array $among, int $id): BinaryFileResponse
+    public function responseAmong(array $among, int $id): BinaryFileResponse
     {
         foreach ($among as $recording) {
             if ($recording->id() === $id) {
-                return $this->to($recording);
+                return $this->response($recording);
             }
         }
         throw new NotFound(t('There is no such recording here.'));
