@@ -115,7 +115,7 @@ unpack() { # FILE
 unpack_recordings() { # FILE
     local name
     [ -s "$WORK/names" ] || return 0
-    [ "$(tar -tvf "$1" | awk '{ sum += $3 } END { printf "%d", sum }')" -le $((MAX_RECORDINGS_BYTES + MAX_DUMP_BYTES)) ] || as_it_was "$1 holds more recordings than a gym may have."
+    [ "$(tar -tvf "$1" | awk '$NF ~ /^recordings\// { sum += $3 } END { printf "%.0f", sum }')" -le "$MAX_RECORDINGS_BYTES" ] || as_it_was "$1 holds more recordings than a gym may have."
     tar -C "$WORK" --no-same-owner --no-same-permissions --touch -xf "$1" --verbatim-files-from -T "$WORK/names" 2>/dev/null || as_it_was "The recordings in $1 could not be read."
     while read -r name; do
         [[ ${name#recordings/} == "$(sha256sum <"$WORK/$name" | cut -c1-64)"-* ]] || as_it_was "$1 is damaged: a recording is not what was written."
