@@ -94,7 +94,7 @@ unpack() { # FILE
     local file=$1 about=$WORK/about size packed members count
     [ -f "$file" ] && [ -r "$file" ] || fail "There is no file $file that can be read."
     # Three plain files and recordings, by type and name; no links, devices or further members.
-    members=$(tar -tvf "$file" 2>/dev/null | awk '{ print substr($1, 1, 1), $NF }' | sort)
+    members=$(tar -tvf "$file" 2>/dev/null | awk '{ print substr($1, 1, 1), $NF }' | sort) || true
     [ "$(grep -vxE -- "- $RECORDING" <<<"$members" | paste -sd,)" = "- about,- digests,- library.sql.gz" ] || as_it_was "$file is no backup of Periplus, or it is cut off."
     tar -C "$WORK" --no-same-owner --no-same-permissions -xf "$file" about library.sql.gz digests 2>/dev/null || as_it_was "$file is no backup of Periplus, or it is cut off."
     [ "$(stat -c %s "$about")" -le 65536 ] && [ "$(stat -c %s "$WORK/digests")" -le 4096 ] || as_it_was "$file is no backup of Periplus."

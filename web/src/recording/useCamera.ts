@@ -50,7 +50,8 @@ export function useCamera(longestMs: number, onRecorded: (file: Blob) => void): 
     asked.current += 1;
     clearInterval(timer.current);
     if (recorder.current?.state === "recording") {
-      recorder.current.ondataavailable = null;
+      // What is left by Back is no take.
+      recorder.current.onstop = null;
       recorder.current.stop();
     }
     setStream((now) => {

@@ -1,4 +1,8 @@
-import { Pagination } from "antd";
+import type { PaginationProps } from "antd";
+import { Suspense } from "react";
+import { screen } from "./screens";
+
+const Pagination = screen<PaginationProps>(() => import("antd/es/pagination"));
 
 interface Props {
   page: number;
@@ -8,16 +12,18 @@ interface Props {
   onPage: (page: number) => void;
 }
 
-/** Turns the pages of a list; nothing where one page holds it. */
+/** Turns the pages of a list; nothing where one page holds it. Ant Design's part is loaded for a list that is longer. */
 export function Pages({ page, size, total, onPage }: Props) {
   return total <= size ? null : (
-    <Pagination
-      className="pages"
-      current={page}
-      pageSize={size}
-      total={total}
-      showSizeChanger={false}
-      onChange={onPage}
-    />
+    <Suspense>
+      <Pagination
+        className="pages"
+        current={page}
+        pageSize={size}
+        total={total}
+        showSizeChanger={false}
+        onChange={onPage}
+      />
+    </Suspense>
   );
 }
