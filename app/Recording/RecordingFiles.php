@@ -20,7 +20,9 @@ final readonly class RecordingFiles
     public function response(Recording $recording): BinaryFileResponse
     {
         if (!$this->folder->has($recording->fileName())) {
-            throw new NotFound(t('The file of this recording is not there. It was in no backup that was restored.'));
+            throw new NotFound(t(
+                'The file of this recording is missing, as after a restore from a backup without recordings.',
+            ));
         }
 
         // The web server sends it where it says that it can.

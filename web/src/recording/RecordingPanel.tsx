@@ -90,7 +90,9 @@ function Own({ recording }: { recording: Recording }) {
 export function Missing() {
   return (
     <p className="small">
-      <Trans>Its file is not there: it was in no backup that was restored. Record it again, or delete it.</Trans>
+      <Trans>
+        Its file is missing, as after a restore from a backup without recordings. Record it again, or delete it.
+      </Trans>
     </p>
   );
 }

@@ -77,7 +77,7 @@ test("one of an earlier version, and one whose file is missing, say so", async (
   expect((await screen.findByRole("note")).textContent).toContain("The combination has changed since");
   cleanup();
   onPanel([{ ...OWN, isThere: false }]);
-  expect(await screen.findByText(/^Its file is not there/)).toBeDefined();
+  expect(await screen.findByText(/^Its file is missing/)).toBeDefined();
   expect(screen.queryByLabelText("Video: Ladder")).toBeNull();
 });
 
