@@ -1,6 +1,6 @@
 import type { PaginationProps } from "antd";
-import { Suspense } from "react";
-import { screen } from "./screens";
+import { Suspense, useEffect, useState } from "react";
+import { screen, whenIdle } from "./screens";
 
 const Pagination = screen<PaginationProps>(() => import("antd/es/pagination"));
 
@@ -12,9 +12,14 @@ interface Props {
   onPage: (page: number) => void;
 }
 
-/** Turns the pages of a list; nothing where one page holds it. Ant Design's part is loaded for a list that is longer. */
+/**
+ * Turns the pages of a list; nothing where one page holds it. It stands below the rows, and comes when they are there
+ * and the browser has nothing else to do.
+ */
 export function Pages({ page, size, total, onPage }: Props) {
-  return total <= size ? null : (
+  const [isTime, setTime] = useState(false);
+  useEffect(() => whenIdle(() => setTime(true)), []);
+  return total <= size || !isTime ? null : (
     <Suspense>
       <Pagination
         className="pages"
