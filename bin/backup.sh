@@ -122,7 +122,7 @@ unpack_recordings() { # FILE
     done <"$WORK/names"
 }
 
-# Puts unpacked recordings where they are kept. Those of the gym as it is stay: until it is replaced, it needs them.
+# Moves the unpacked recordings into the gym's folder. None that is there is deleted: the gym plays them until it is replaced.
 keep_recordings() {
     [ -s "$WORK/names" ] || return 0
     mkdir -p "$RECORDINGS"

@@ -13,7 +13,7 @@ final readonly class LargeBody
     /** Maximum size of the body where a route says nothing, in bytes. */
     private const USUAL_BYTES = 65_536;
 
-    /** @param bool $isFile whether the body is a file as it is, and no text */
+    /** @param bool $isFile whether the body is the bytes of a file, and not JSON */
     public function __construct(private int $maxBytes, private bool $isFile = false)
     {
     }
@@ -24,7 +24,7 @@ final readonly class LargeBody
         return self::of($request)->maxBytes ?? self::USUAL_BYTES;
     }
 
-    /** Tells whether the body is a file as it is; the route must be known. */
+    /** Tells whether the body is the bytes of a file, and not JSON; the route must be known. */
     public static function isFile(Request $request): bool
     {
         return self::of($request)->isFile ?? false;

@@ -183,19 +183,7 @@ final readonly class LogTotals
      */
     public function times(array $ids, LogFilter $filter): array
     {
-        if ([] === $ids) {
-            return [];
-        }
-        /** @var array<int, int|string> $rows */
-        $rows = $this->connection->fetchAllKeyValue(
-            'SELECT combination_id, COUNT(*) FROM log_combination WHERE '
-                .$filter->sql()
-                .' AND combination_id IN (?) GROUP BY combination_id',
-            [...$filter->values(), $ids],
-            [...array_fill(0, \count($filter->values()), ParameterType::STRING), ArrayParameterType::INTEGER],
-        );
-
-        return array_map(intval(...), $rows);
+        return array_map(static fn (Outcome $one): int => $one->times, $this->outcomes($ids, $filter));
     }
 
     /**

@@ -37,7 +37,8 @@ final class Version20261201000019 extends AbstractMigration
             SQL);
         $this->addSql(<<<'SQL'
             ALTER TABLE recording
-                ADD CONSTRAINT recording_combination FOREIGN KEY (combination_id) REFERENCES combination (id) ON DELETE CASCADE,
+                ADD CONSTRAINT recording_combination
+                    FOREIGN KEY (combination_id) REFERENCES combination (id) ON DELETE CASCADE,
                 ADD CONSTRAINT recording_coach FOREIGN KEY (coach_id) REFERENCES user (id)
             SQL);
         $this->addSql('ALTER TABLE gym ADD backs_up_recordings TINYINT(1) DEFAULT 0 NOT NULL');

@@ -33,7 +33,7 @@ class Recording
     #[ORM\Column]
     private int $lengthMs;
 
-    /** The combination as it was when it was recorded; null for a technique. */
+    /** The chain of the combination on the day of the recording; null for a technique. */
     #[ORM\Column(type: 'text', length: 4000, nullable: true)]
     private ?string $notation;
 

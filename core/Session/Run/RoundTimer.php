@@ -19,7 +19,7 @@ final readonly class RoundTimer
      * @param int $seconds of work in each round
      * @param int $rest s between rounds
      * @param list<TimerCombination> $combinations one after the other, and again from the first
-     * @param bool $isDemonstrated whether each is demonstrated before its round, for whoever is alone with it
+     * @param bool $isDemonstrated whether each combination is demonstrated before its round, for an athlete at home
      *
      * @return array<string, mixed> a written plan
      */

@@ -22,7 +22,9 @@ export function SessionLinkList({ shown }: { shown: number }) {
       <Loaded query={links} what={t`Loading the sessions`} />
       {links.data?.length === 0 && (
         <p className="small card-lead">
-          <Trans>None yet: open a session, then “Link for athletes” in its menu.</Trans>
+          <Trans>
+            None yet: open a session, then “Link for athletes” in its menu; or press “As a session” beside a card.
+          </Trans>
         </p>
       )}
       <Flex component="ul" vertical gap="small">

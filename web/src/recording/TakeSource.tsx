@@ -1,8 +1,8 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex } from "antd";
-import { useRef } from "react";
 import { Alert } from "../ui/Alert";
+import { FileButton } from "../ui/FileButton";
 import { amount } from "../ui/words";
 import type { Limits } from "./take";
 
@@ -16,7 +16,6 @@ interface Props extends Limits {
 
 /** Where a recording comes from: the camera, the microphone, or a file. */
 export function TakeSource({ problem, isAsking, longestMs, largestBytes, onCamera, onMicrophone, onFile }: Props) {
-  const input = useRef<HTMLInputElement>(null);
   return (
     <Flex vertical gap="middle">
       <Flex wrap gap="small">
@@ -26,25 +25,16 @@ export function TakeSource({ problem, isAsking, longestMs, largestBytes, onCamer
         <Button size="large" disabled={isAsking} onClick={onMicrophone}>
           <Trans>Use the microphone</Trans>
         </Button>
-        <Button size="large" disabled={isAsking} onClick={() => input.current?.click()}>
+        <FileButton
+          size="large"
+          disabled={isAsking}
+          label={t`A video or sound`}
+          accept="video/*,audio/*"
+          onFile={onFile}
+        >
           <Trans>Choose a file</Trans>
-        </Button>
+        </FileButton>
       </Flex>
-      <input
-        ref={input}
-        type="file"
-        accept="video/*,audio/*"
-        className="visually-hidden"
-        tabIndex={-1}
-        aria-label={t`A video or sound`}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) {
-            onFile(file);
-          }
-          event.target.value = "";
-        }}
-      />
       {problem && <Alert type="warning" role="alert" title={problem} />}
       <p className="small">
         <Trans>

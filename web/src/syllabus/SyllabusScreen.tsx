@@ -2,7 +2,6 @@ import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Button, Flex, Select } from "antd";
-import { useRef } from "react";
 import { useParams } from "react-router";
 import type { Syllabus } from "../api/client";
 import { useMay } from "../api/session";
@@ -11,6 +10,7 @@ import { CombinationPick } from "../library-search/CombinationPick";
 import { DayField } from "../ui/DayField";
 import { dragWords } from "../ui/dragWords";
 import { Failure } from "../ui/Failure";
+import { FileButton } from "../ui/FileButton";
 import { Loaded } from "../ui/Loaded";
 import { Trail } from "../ui/Trail";
 import { moved, newWeek } from "./syllabusDraft";
@@ -143,7 +143,6 @@ function Tools({ course, work }: { course: number; work: ReturnType<typeof useSy
 
 /** The stored syllabus on paper and as a file, and another file to take over. */
 function Files({ syllabus, onFile }: { syllabus: Syllabus; onFile: ((file: File) => void) | null }) {
-  const input = useRef<HTMLInputElement>(null);
   return (
     <>
       <Button href={`/api/courses/${syllabus.course}/syllabus.pdf`}>
@@ -153,26 +152,9 @@ function Files({ syllabus, onFile }: { syllabus: Syllabus; onFile: ((file: File)
         <Trans>Save as JSON</Trans>
       </Button>
       {onFile && (
-        <>
-          <Button onClick={() => input.current?.click()}>
-            <Trans>Read a file</Trans>
-          </Button>
-          <input
-            ref={input}
-            type="file"
-            accept="application/json,.json"
-            className="visually-hidden"
-            tabIndex={-1}
-            aria-label={t`A syllabus as JSON`}
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file) {
-                onFile(file);
-              }
-              event.target.value = "";
-            }}
-          />
-        </>
+        <FileButton label={t`A syllabus as JSON`} accept="application/json,.json" onFile={onFile}>
+          <Trans>Read a file</Trans>
+        </FileButton>
       )}
     </>
   );
