@@ -38,6 +38,7 @@ final class DatabaseSessions extends PdoSessionHandler
 
     public function open(string $savePath, string $sessionName): bool
     {
+        $this->away = null;
         try {
             return parent::open($savePath, $sessionName);
         } catch (\PDOException $away) {

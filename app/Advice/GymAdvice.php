@@ -12,6 +12,7 @@ use Periplus\App\Audit\AuditLog;
 use Periplus\App\Store\Versions;
 use Periplus\Core\Session\Advice\Advice;
 use Psr\Clock\ClockInterface;
+use Symfony\Contracts\Service\ResetInterface;
 
 use function Periplus\Core\Language\t;
 
@@ -33,7 +34,7 @@ use function Periplus\Core\Language\t;
  *     caution: string,
  * }
  */
-final class GymAdvice extends ServiceEntityRepository
+final class GymAdvice extends ServiceEntityRepository implements ResetInterface
 {
     private ?Advice $read = null;
 
@@ -45,6 +46,11 @@ final class GymAdvice extends ServiceEntityRepository
         private readonly ClockInterface $clock,
     ) {
         parent::__construct($registry, EditedAdvice::class);
+    }
+
+    public function reset(): void
+    {
+        $this->read = null;
     }
 
     public function advice(): Advice

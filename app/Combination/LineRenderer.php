@@ -13,12 +13,13 @@ use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 use Symfony\Contracts\Cache\CacheInterface;
+use Symfony\Contracts\Service\ResetInterface;
 
 /**
  * Renders the line and the text of stored combinations in the coach's numbering. Results are cached; the key contains
  * everything they depend on, and the cache is cleared when the core changes.
  */
-final class LineRenderer
+final class LineRenderer implements ResetInterface
 {
     /** @var array<string, string> keys that identify house rules and numberings */
     private array $digests = [];
@@ -29,6 +30,11 @@ final class LineRenderer
         private readonly Reader $reader,
         private readonly CacheInterface $drawingsCache,
     ) {
+    }
+
+    public function reset(): void
+    {
+        $this->digests = [];
     }
 
     /** Returns a stored chain in the given numbering. */

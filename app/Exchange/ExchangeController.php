@@ -29,8 +29,6 @@ use function Periplus\Core\Language\t;
 
 final readonly class ExchangeController
 {
-    /** Duration of one step, in s. */
-    private const STEP_SECONDS = 0.6;
     private const PAGE_SIZE = 100;
 
     public function __construct(private ImportRuns $imports)
@@ -150,7 +148,7 @@ final readonly class ExchangeController
     #[HeavyWork]
     public function advance(int $id): JsonResponse
     {
-        $this->imports->advance($id, self::STEP_SECONDS);
+        $this->imports->proceed($id);
 
         return new JsonResponse($this->imports->state($id));
     }

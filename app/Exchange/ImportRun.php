@@ -6,6 +6,7 @@ namespace Periplus\App\Exchange;
 
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
+use Periplus\App\Work\Proceeds;
 use Periplus\Core\Technique\Stance;
 
 /** An import and its progress. */
@@ -13,6 +14,8 @@ use Periplus\Core\Technique\Stance;
 #[ORM\Table(name: 'import_run')]
 class ImportRun
 {
+    use Proceeds;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 

@@ -21,7 +21,9 @@ use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Store\Versions;
+use Periplus\App\Work\Workers;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 
 use function Periplus\Core\Language\t;
 
@@ -49,6 +51,7 @@ final readonly class ImportRuns
         private Accounts $accounts,
         private AuditLog $audit,
         private ClockInterface $clock,
+        private Workers $workers,
     ) {
     }
 
@@ -84,6 +87,30 @@ final readonly class ImportRuns
         });
     }
 
+    /** Has it read on, by a worker or for a while here; for as long as somebody waits for it. */
+    public function proceed(int $id): void
+    {
+        $this->workers->proceed(
+            new ReadImport($id),
+            fn (): bool => $this->entities->wrapInTransaction(function () use ($id): bool {
+                $import = $this->hold($id);
+                $now = $this->clock->now();
+                $isLeft = ImportState::Reading === $import->state() && $import->isLeft($now);
+                if ($isLeft) {
+                    $import->proceeded($now);
+                }
+
+                return $isLeft;
+            }),
+        );
+    }
+
+    #[AsMessageHandler]
+    public function read(ReadImport $work): void
+    {
+        $this->advance($work->id, $work->seconds);
+    }
+
     /** Continues reading for about that many seconds, at least one batch. */
     public function advance(int $id, float $seconds): void
     {
@@ -110,6 +137,7 @@ final readonly class ImportRuns
         );
         $this->judge($import, $lines);
         $import->read(\count($lines));
+        $import->proceeded($this->clock->now());
 
         return ImportState::Reading === $import->state();
     }

@@ -10,13 +10,14 @@ use Doctrine\Persistence\ManagerRegistry;
 use Periplus\App\Http\FallbackCache;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
+use Symfony\Contracts\Service\ResetInterface;
 
 /**
  * Finds the gym's house rules: the built-in ones until the head coach changes them.
  *
  * @extends ServiceEntityRepository<StoredHouseRules>
  */
-final class GymHouseRules extends ServiceEntityRepository
+final class GymHouseRules extends ServiceEntityRepository implements ResetInterface
 {
     private const CACHE_PREFIX = 'house-rules.';
     /** How long a copy is used, in s. */
@@ -28,6 +29,11 @@ final class GymHouseRules extends ServiceEntityRepository
     public function __construct(ManagerRegistry $registry, private readonly FallbackCache $fallback)
     {
         parent::__construct($registry, StoredHouseRules::class);
+    }
+
+    public function reset(): void
+    {
+        $this->read = [];
     }
 
     /**

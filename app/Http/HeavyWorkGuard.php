@@ -10,6 +10,7 @@ use Symfony\Component\HttpKernel\Event\TerminateEvent;
 use Symfony\Component\Lock\LockFactory;
 use Symfony\Component\Lock\SharedLockInterface;
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
+use Symfony\Contracts\Service\ResetInterface;
 
 use function Periplus\Core\Language\t;
 
@@ -17,7 +18,7 @@ use function Periplus\Core\Language\t;
  * Limits heavy requests of one account and of all together, so that there is always a process to answer a coach who
  * types.
  */
-final class HeavyWorkGuard
+final class HeavyWorkGuard implements ResetInterface
 {
     private const MAX_PER_ACCOUNT = 2;
     /** Two of six processes stay free for everything else; see pm.max_children in bin/servers.sh. */
@@ -58,6 +59,12 @@ final class HeavyWorkGuard
             $lock->release();
         }
         $this->taken = [];
+    }
+
+    /** Before the same request is handled again. */
+    public function reset(): void
+    {
+        $this->end();
     }
 
     private function take(string $name, int $most): bool

@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace Periplus\App\Http;
 
-use Doctrine\DBAL\Exception\ConnectionException;
-use Doctrine\DBAL\Exception\DriverException;
-use Doctrine\DBAL\Exception\RetryableException;
 use Doctrine\ORM\OptimisticLockException;
 use Periplus\App\Store\ChangedMeanwhile;
 use Periplus\App\Store\Conflict;
+use Periplus\App\Store\DatabaseFailure;
 use Periplus\App\Store\DiskFull;
 use Periplus\App\Store\Gone;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\NotAllowed;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Store\Refused;
+use Periplus\App\Store\TransactionOutcome;
 use Periplus\Core\Session\Programme\ProgrammeTooLarge;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
@@ -42,16 +41,12 @@ final readonly class ProblemListener
         Invalid::class => 422,
         DiskFull::class => 503,
     ];
-    /** MariaDB client errors for a server that is down or went away: gone away, lost during a query, shutting down. */
-    private const CUT_OFF = [2002, 2006, 2013, 1053, 4031];
-    /** Full table or disk; 28 is the storage engine's own number for it. */
-    private const FULL = [1021, 1114];
-    private const ENGINE = 1030;
-    /** During an upgrade the database is read-only. */
-    private const READ_ONLY = 1290;
 
-    public function __construct(private LoggerInterface $logger, private TokenStorageInterface $tokens)
-    {
+    public function __construct(
+        private LoggerInterface $logger,
+        private TokenStorageInterface $tokens,
+        private TransactionOutcome $outcome,
+    ) {
     }
 
     public function __invoke(ExceptionEvent $event): void
@@ -87,13 +82,12 @@ final readonly class ProblemListener
                 ? ProblemResponse::of(401, 'sign-in-needed', t('Sign in first.'))
                 : ProblemResponse::of(403, 'not-allowed', t('Your role does not allow this.'));
         }
-        for ($cause = $error; null !== $cause; $cause = $cause->getPrevious()) {
-            $response = $this->ofDatabase($cause);
-            if (null !== $response) {
-                $response->headers->set('Retry-After', '3');
+        $failure = DatabaseFailure::of($error);
+        $response = null === $failure ? null : $this->ofDatabase($failure);
+        if (null !== $response) {
+            $response->headers->set('Retry-After', '3');
 
-                return $response;
-            }
+            return $response;
         }
         if ($error instanceof HttpExceptionInterface) {
             return $this->http($error);
@@ -108,28 +102,24 @@ final readonly class ProblemListener
     }
 
     /** Returns the answer for database errors that will pass, such as a restart or a full disk. */
-    private function ofDatabase(\Throwable $cause): ?ProblemResponse
+    private function ofDatabase(DatabaseFailure $failure): ?ProblemResponse
     {
-        $code = $cause instanceof DriverException ? $cause->getCode() : 0;
-        if ($cause instanceof \PDOException && is_numeric($cause->errorInfo[1] ?? null)) {
-            $code = (int) $cause->errorInfo[1];
-        }
+        $mayBeSaved = $this->outcome->isUnknown() || $this->outcome->isWritten();
 
         return match (true) {
-            $cause instanceof ConnectionException,
-            $cause instanceof RetryableException,
-            \in_array($code, self::CUT_OFF, true) => ProblemResponse::of(
+            $failure->isTemporary() && $mayBeSaved => ProblemResponse::of(
+                503,
+                'outcome-unknown',
+                t('The connection to the library broke while this was saved, so it may be saved or not. Look '
+                    .'whether it is there before you try again.'),
+            ),
+            $failure->isTemporary() => ProblemResponse::of(
                 503,
                 'database-away',
                 t('The library is unavailable right now. Nothing was saved; try again shortly.'),
             ),
-            \in_array($code, self::FULL, true),
-            self::ENGINE === $code && str_contains($cause->getMessage(), '28') => ProblemResponse::of(
-                503,
-                DiskFull::TYPE,
-                DiskFull::sentence(),
-            ),
-            self::READ_ONLY === $code => ProblemResponse::of(
+            $failure->isFull() => ProblemResponse::of(503, DiskFull::TYPE, DiskFull::sentence()),
+            $failure->isReadOnly() => ProblemResponse::of(
                 503,
                 'upgrade-under-way',
                 t('Periplus is being brought up to date. Nothing was saved; try again in a minute.'),

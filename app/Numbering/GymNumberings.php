@@ -18,6 +18,7 @@ use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Versions;
 use Periplus\Core\Notation\Numbering;
 use Psr\Clock\ClockInterface;
+use Symfony\Contracts\Service\ResetInterface;
 
 use function Periplus\Core\Language\t;
 
@@ -28,7 +29,7 @@ use function Periplus\Core\Language\t;
  *
  * @phpstan-import-type Content from Numbering
  */
-final class GymNumberings extends ServiceEntityRepository
+final class GymNumberings extends ServiceEntityRepository implements ResetInterface
 {
     /** The kind of change in the audit log when the gym gets another numbering. */
     public const CHOSEN = 'numbering.chosen';
@@ -51,6 +52,11 @@ final class GymNumberings extends ServiceEntityRepository
         private readonly ClockInterface $clock,
     ) {
         parent::__construct($registry, OwnNumbering::class);
+    }
+
+    public function reset(): void
+    {
+        $this->read = [];
     }
 
     /** @throws Invalid when the gym has no such numbering */

@@ -7,6 +7,7 @@ namespace Periplus\App\RulePreview;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 use Periplus\App\HouseRules\HouseRulesType;
+use Periplus\App\Work\Proceeds;
 use Periplus\Core\HouseRules\HouseRules;
 
 /** A recheck of the library under changed house rules, and its progress. */
@@ -14,6 +15,8 @@ use Periplus\Core\HouseRules\HouseRules;
 #[ORM\Table(name: 'rule_preview')]
 class RulePreview
 {
+    use Proceeds;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 

@@ -27,9 +27,6 @@ final readonly class RulePreviewController
     /** Maximum number of changed combinations that are listed. */
     private const MAX_LISTED = 200;
 
-    /** Duration of one step, in s. */
-    private const STEP_SECONDS = 0.6;
-
     public function __construct(
         private GymHouseRules $rules,
         private RulePreviews $previews,
@@ -69,7 +66,9 @@ final readonly class RulePreviewController
     #[HeavyWork]
     public function advance(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->previews->advance($id, self::STEP_SECONDS), $user);
+        $this->previews->proceed($id);
+
+        return $this->answer($this->previews->get($id), $user);
     }
 
     #[Route('/api/rule-previews/{id<\d{1,9}>}/save', methods: 'POST')]

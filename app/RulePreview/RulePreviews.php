@@ -18,8 +18,10 @@ use Periplus\App\Search\SearchIndex;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Store\Versions;
+use Periplus\App\Work\Workers;
 use Periplus\Core\HouseRules\HouseRules;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 
 use function Periplus\Core\Language\t;
 
@@ -41,6 +43,7 @@ final readonly class RulePreviews
         private Accounts $accounts,
         private AuditLog $audit,
         private ClockInterface $clock,
+        private Workers $workers,
         private int $batch = 400,
     ) {
     }
@@ -86,6 +89,30 @@ final readonly class RulePreviews
     public function get(int $id): RulePreview
     {
         return $this->found($this->entities->find(RulePreview::class, $id));
+    }
+
+    /** Has it checked on, by a worker or for a while here; for as long as somebody waits for it. */
+    public function proceed(int $id): void
+    {
+        $this->workers->proceed(
+            new CheckLibrary($id),
+            fn (): bool => $this->entities->wrapInTransaction(function () use ($id): bool {
+                $preview = $this->hold($id);
+                $now = $this->clock->now();
+                $isLeft = RulePreviewState::Running === $preview->state() && $preview->isLeft($now);
+                if ($isLeft) {
+                    $preview->proceeded($now);
+                }
+
+                return $isLeft;
+            }),
+        );
+    }
+
+    #[AsMessageHandler]
+    public function check(CheckLibrary $work): void
+    {
+        $this->advance($work->id, $work->seconds);
     }
 
     /** Continues for about that many seconds, at least one batch. */
@@ -235,6 +262,7 @@ final readonly class RulePreviews
             return $preview;
         }
         $ids = $this->results->next($preview, $this->batch);
+        $preview->proceeded($this->clock->now());
         $preview->advanceTo(\count($ids), [] === $ids ? $preview->lastCombination() : $ids[\count($ids) - 1]);
         if (\count($ids) < $this->batch) {
             $preview->complete($this->count($preview->rules()->id));

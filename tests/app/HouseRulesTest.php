@@ -17,6 +17,7 @@ use Periplus\App\RulePreview\RulePreviewState;
 use Periplus\App\RulePreview\VerdictCount;
 use Periplus\App\Search\SearchIndex;
 use Periplus\App\Store\Versions;
+use Periplus\App\Work\Workers;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\LeadHook;
@@ -330,6 +331,7 @@ final class HouseRulesTest extends ApiTestCase
             accounts: self::service(Accounts::class),
             audit: self::service(AuditLog::class),
             clock: new NativeClock(),
+            workers: self::service(Workers::class),
             batch: 3,
         );
         $rules = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot));

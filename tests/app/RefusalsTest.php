@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Driver\PDO\Exception as DriverFailure;
 use Doctrine\DBAL\Exception\DriverException;
 use Periplus\App\Http\ProblemListener;
+use Periplus\App\Store\TransactionOutcome;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
@@ -86,6 +87,8 @@ final class RefusalsTest extends ApiTestCase
     {
         $failure = new \PDOException("SQLSTATE[HY000]: General error: $code $message");
         $failure->errorInfo = ['HY000', $code, $message];
+        // Nothing was written in this request.
+        self::service(TransactionOutcome::class)->reset();
         foreach ([$failure, new DriverException(DriverFailure::new($failure), null)] as $error) {
             $event = new ExceptionEvent(
                 self::service(HttpKernelInterface::class),

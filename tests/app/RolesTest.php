@@ -15,6 +15,8 @@ final class RolesTest extends ApiTestCase
     private const TABLE = [
         'GET /api/ping' => [204, 204, 204],
         'POST /api/ping' => [204, 204, 204],
+        'GET /health/live' => [204, 204, 204],
+        'GET /health/ready' => [200, 200, 200],
         'GET /api/session' => [200, 200, 200],
         'POST /api/session' => [401, 401, 401],
         'POST /api/session/end' => [204, 204, 204],

@@ -281,6 +281,7 @@ final class DependencyTest
         'App\Store' => [],
         'App\Security' => [],
         'App\Http' => ['App\Store'],
+        'App\Work' => ['App\Store'],
         'App\Audit' => ['App\Security', 'App\Store'],
         'App\Gym' => ['App\Store'],
         'App\Account' => ['App\Security', 'App\Store', 'App\Http', 'App\Audit', 'App\Gym'],
@@ -328,6 +329,7 @@ final class DependencyTest
             'App\Numbering',
             'App\Combination',
             'App\Search',
+            'App\Work',
         ],
         'App\Check' => [
             'App\Http',
@@ -360,6 +362,7 @@ final class DependencyTest
             'App\Combination',
             'App\Search',
             'App\Similarity',
+            'App\Work',
         ],
         'App\Settings' => ['App\Security', 'App\Store', 'App\Http', 'App\Audit', 'App\Gym', 'App\Account'],
         'App\Advice' => ['App\Security', 'App\Store', 'App\Http', 'App\Audit', 'App\Account'],

@@ -1,19 +1,18 @@
 import { keepPreviousData, useMutation, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type Import, type ImportLineRequest, type ImportRequest, server } from "../api/client";
 import { refresh } from "../api/keys";
+import { followToTheEnd } from "../api/progress";
 
 /** Reads a file step by step and reports each step; the library does not change. */
 export function useReadFile(onStep: (state: Import) => void) {
   return useMutation({
-    mutationFn: async (body: ImportRequest) => {
-      let state = await answered(api.POST("/api/imports", { body }));
-      onStep(state);
-      while (state.state === "reading") {
-        state = await answered(api.POST("/api/imports/{id}/advance", { params: { path: { id: state.id } } }));
-        onStep(state);
-      }
-      return state;
-    },
+    mutationFn: async (body: ImportRequest) =>
+      followToTheEnd(
+        await answered(api.POST("/api/imports", { body })),
+        (state) => state.state !== "reading",
+        ({ id }) => answered(api.POST("/api/imports/{id}/advance", { params: { path: { id } } })),
+        onStep,
+      ),
   });
 }
 

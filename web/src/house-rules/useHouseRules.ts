@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type RulePreview, type Rules, type RulesRequest, server } from "../api/client";
+import { followToTheEnd } from "../api/progress";
 import { useDebounced } from "../ui/useDebounced";
 
 export function useHouseRules() {
@@ -36,17 +37,13 @@ export function useEffects(set: Rules, numbers: string[], calibration: Record<st
 /** Checks the library under changed rules step by step and reports each step; saves nothing. */
 export function usePreview(onStep: (preview: RulePreview) => void) {
   return useMutation({
-    mutationFn: async ({ set, rules }: { set: Rules; rules: RulesRequest }) => {
-      let preview = await answered(
-        api.POST("/api/house-rules/{set}/rule-previews", { params: { path: { set } }, body: rules }),
-      );
-      onStep(preview);
-      while (preview.state === "running") {
-        preview = await answered(api.POST("/api/rule-previews/{id}/advance", { params: { path: { id: preview.id } } }));
-        onStep(preview);
-      }
-      return preview;
-    },
+    mutationFn: async ({ set, rules }: { set: Rules; rules: RulesRequest }) =>
+      followToTheEnd(
+        await answered(api.POST("/api/house-rules/{set}/rule-previews", { params: { path: { set } }, body: rules })),
+        (preview) => preview.state !== "running",
+        ({ id }) => answered(api.POST("/api/rule-previews/{id}/advance", { params: { path: { id } } })),
+        onStep,
+      ),
   });
 }
 
