@@ -14,13 +14,16 @@ PORT=${PERIPLUS_PORT:-8420}
 DB_PORT=${PERIPLUS_DB_PORT:-8421}
 HOSTS=${PERIPLUS_HOSTS:-}
 PHP_FPM=php-fpm8.2
+GALERA=/usr/lib/galera/libgalera_smm.so
 
 # Sets what follows from where the state of a gym lies.
 use_state() { # FOLDER
     STATE=$1
     RUN=$STATE/run
     DB_SOCKET=$RUN/db/db.sock
-    RECORDINGS=$STATE/recordings
+    # Files that several web servers of one gym read: PERIPLUS_SHARED, where there are several.
+    SHARED=${PERIPLUS_SHARED:-$STATE}
+    RECORDINGS=$SHARED/recordings
     export PERIPLUS_STATE=$STATE
 }
 use_state "$STATE"
@@ -82,6 +85,13 @@ debian_packages() {
         case $need in
             chromium) have chromium-headless-shell || missing+=(chromium-headless-shell) ;;
             poppler) have pdftotext || missing+=(poppler-utils) ;;
+            cluster)
+                have haproxy || missing+=(haproxy)
+                have redis-server || missing+=(redis-server)
+                have rsync || missing+=(rsync)
+                [ -e "$GALERA" ] || missing+=(galera-4)
+                php -m 2>/dev/null | grep -qix redis || missing+=(php8.2-redis)
+                ;;
         esac
     done
     local modules; modules=$(php -m 2>/dev/null || true)

@@ -164,21 +164,25 @@ database_start() {
         }
     fi
     local password; password=$(secret "$STATE/secrets/database")
+    gym_is_read_only 0
     sql <<SQL
-SET GLOBAL read_only = 0;
 CREATE USER IF NOT EXISTS 'periplus'@'localhost' IDENTIFIED BY '$password';
 ALTER USER 'periplus'@'localhost' IDENTIFIED BY '$password';
 GRANT ALL ON \`periplus%\`.* TO 'periplus'@'localhost';
 SQL
 }
 
+# Further options of the server, such as those of a node in a cluster.
+DB_OPTIONS=()
 database_process() {
     unlock
     cd "$STATE"
     exec setsid nohup $MARIADB --no-defaults --user="$DB_ACCOUNT" --datadir="$STATE/db" --socket="$DB_SOCKET" --pid-file="$RUN/db/db.pid" \
         --tmpdir="$RUN/db/tmp" --bind-address=127.0.0.1 --port="$DB_PORT" --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
-        --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=256M >>"$STATE/log/database.log" 2>&1 </dev/null
+        --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=256M "${DB_OPTIONS[@]}" >>"$STATE/log/database.log" 2>&1 </dev/null
 }
+
+gym_is_read_only() { sql -e "SET GLOBAL read_only = $1"; } # 0 or 1: while it is upgraded
 
 database_answers() { ! is_alive "$1" || sql -e 'SELECT 1'; } # PID: also once it has given up
 
@@ -211,6 +215,9 @@ share_backups() {
 gym_kind() { sql -e "SELECT kind FROM periplus.gym WHERE id = 1"; }
 
 # --- PHP and the web server ---------------------------------------------------------------------------------------
+
+# What the application is told where it keeps things outside its machine: see docs/cluster.md.
+ELSEWHERE=(CACHE_DSN LOCK_DSN MESSENGER_TRANSPORT_DSN DIRECTORY_URL DATABASE_FAILOVER_SECONDS)
 
 # Every configuration of PHP has a folder and a socket of its own, named by its digest, so that the next one can be
 # started beside the one that serves.
@@ -254,7 +261,8 @@ env[TMPDIR] = \"$STATE/tmp/php\"
 env[PERIPLUS_CLIPS] = \"$PERIPLUS_CLIPS\"
 env[PERIPLUS_PUSH] = \"$PERIPLUS_PUSH\"
 env[PERIPLUS_LINKS] = \"$PERIPLUS_LINKS\"
-env[PERIPLUS_STATE] = \"$STATE\"
+env[PERIPLUS_STATE] = \"$SHARED\"
+$(for name in "${ELSEWHERE[@]}"; do [ -z "${!name:-}" ] || echo "env[$name] = \"${!name}\""; done)
 ${CERTIFICATE_END:+env[PERIPLUS_CERTIFICATE_END] = \"$CERTIFICATE_END\"}
 php_admin_value[memory_limit] = 256M
 php_admin_value[expose_php] = 0
@@ -295,7 +303,7 @@ web_server_start() {
         if [ "$pid" != "$current" ] && [ "$(ps -o ppid= -p "$pid" | tr -d ' ')" != "$current" ]; then end 15 QUIT "$pid"; fi
     done
     find "$RUN" -maxdepth 1 \( -name 'php-*' -o -name php -o -name fpm.conf -o -name fpm.pid -o -name fpm.sock -o -name served \) ! -path "$PHP" -exec rm -rf {} +
-    until_ready 45 curl --max-time 15 --silent --fail --output /dev/null "http://127.0.0.1:$PORT/api/ping" \
+    until_ready 45 curl ${BALANCER:+--haproxy-protocol} --max-time 15 --silent --fail --output /dev/null "http://127.0.0.1:$PORT/api/ping" \
         || fail "The pages do not answer on http://127.0.0.1:$PORT. The logs are in $STATE/log."
 }
 
@@ -309,6 +317,19 @@ nginx_start() {
     for name in $APP_HOSTS; do names+=" $name"; done
     sed -e "s#@ROOT@#$ROOT#g; s#@RUN@#$RUN#g; s#@PHP@#$PHP#g; s#@LOG@#$STATE/log#g; s#@TMP@#$STATE/tmp#g; s#@RECORDINGS@#$RECORDINGS#g; s#@PORT@#$PORT#g; s#@USER@#$user#g; s#@HOSTS@#$names#g; s#@FILES@#$files#g; s#@CONNECTIONS@#$((files / 2))#g" "$ROOT/bin/nginx.conf" >"$config.new"
     local template; template=$(<"$config.new")
+    local redis= by_redis= balancer= balancer_address=
+    if [ -n "${PERIPLUS_PUSH_REDIS:-}" ]; then
+        redis="upstream screens { nchan_redis_server $PERIPLUS_PUSH_REDIS; }"
+        by_redis="nchan_redis_pass screens;"
+    fi
+    if [ -n "${BALANCER:-}" ]; then
+        balancer=proxy_protocol
+        balancer_address="set_real_ip_from $BALANCER;"
+    fi
+    template=${template//@REDIS@/$redis}
+    template=${template//@BY_REDIS@/$by_redis}
+    template=${template//@BALANCER@/$balancer}
+    template=${template//@BALANCER_ADDRESS@/$balancer_address}
     template=${template//@NETWORK_FRONT@/$(network_config front)}
     template=${template//@NETWORK_PAGES@/$(network_config pages)}
     template=${template//@NETWORK_OTHERS@/$(network_config others)}

@@ -70,7 +70,7 @@ upgrade() {
     fi
     if [ "$applied" != "$(known_migrations)" ]; then
         trap 'upgrade_failed' EXIT
-        sql -e "SET GLOBAL read_only = 1"
+        gym_is_read_only 1
         if [ -n "$applied" ]; then
             UPGRADED_FROM=$STATE/backups/before-upgrade-$(date -u +%Y%m%d-%H%M%S).tar
             say "Writing a backup of the gym to $UPGRADED_FROM ..."
@@ -104,7 +104,8 @@ found_in_place() { # NAME
 }
 
 upgrade_failed() {
-    sql -e "SET GLOBAL read_only = 0; DROP DATABASE IF EXISTS periplus_next" 2>/dev/null || true
+    gym_is_read_only 0 2>/dev/null || true
+    sql -e "DROP DATABASE IF EXISTS periplus_next" 2>/dev/null || true
     say "The upgrade was not completed; the gym's data is as it was."
     [ -z "$UPGRADED_FROM" ] || say "Run bin/start again, or go back to the version of Periplus that kept it until now. A backup from before is $UPGRADED_FROM."
 }
