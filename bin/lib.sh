@@ -173,7 +173,7 @@ environment() { # [DATABASE]
     SYMFONY_TRUSTED_HOSTS=$(printf '%s\n' $APP_HOSTS | sed 's/\./\\./g; s/.*/^&$/' | paste -sd,)
     DATABASE_URL="mysql://periplus:$(secret "$STATE/secrets/database")@127.0.0.1:$DB_PORT/${1:-periplus}?charset=utf8mb4"
     PERIPLUS_URL="http://127.0.0.1:$PORT"
-    export PERIPLUS_CLIPS=$STATE/clips PERIPLUS_PUSH=$RUN/push/publish.sock
+    export PERIPLUS_CLIPS=$STATE/clips PERIPLUS_PUSH=${PUSH_SERVERS:-unix://$RUN/push/publish.sock}
     # What links to the pages begin with: as the last bin/start printed it, in the network of the gym where there is one.
     export PERIPLUS_LINKS=${NETWORK_URL:-$(cat "$STATE/address" 2>/dev/null || echo "$PERIPLUS_URL")}
 }

@@ -317,19 +317,19 @@ nginx_start() {
     for name in $APP_HOSTS; do names+=" $name"; done
     sed -e "s#@ROOT@#$ROOT#g; s#@RUN@#$RUN#g; s#@PHP@#$PHP#g; s#@LOG@#$STATE/log#g; s#@TMP@#$STATE/tmp#g; s#@RECORDINGS@#$RECORDINGS#g; s#@PORT@#$PORT#g; s#@USER@#$user#g; s#@HOSTS@#$names#g; s#@FILES@#$files#g; s#@CONNECTIONS@#$((files / 2))#g" "$ROOT/bin/nginx.conf" >"$config.new"
     local template; template=$(<"$config.new")
-    local redis= by_redis= balancer= balancer_address=
-    if [ -n "${PERIPLUS_PUSH_REDIS:-}" ]; then
-        redis="upstream screens { nchan_redis_server $PERIPLUS_PUSH_REDIS; }"
-        by_redis="nchan_redis_pass screens;"
-    fi
+    local balancer= balancer_address= push=
     if [ -n "${BALANCER:-}" ]; then
         balancer=proxy_protocol
         balancer_address="set_real_ip_from $BALANCER;"
     fi
-    template=${template//@REDIS@/$redis}
-    template=${template//@BY_REDIS@/$by_redis}
+    if [ -n "${PUSH_LISTEN:-}" ]; then
+        push="listen $PUSH_LISTEN;"
+        for name in $PUSH_FROM; do push+=" allow $name;"; done
+        push+=" allow unix:; deny all;"
+    fi
     template=${template//@BALANCER@/$balancer}
     template=${template//@BALANCER_ADDRESS@/$balancer_address}
+    template=${template//@PUSH@/$push}
     template=${template//@NETWORK_FRONT@/$(network_config front)}
     template=${template//@NETWORK_PAGES@/$(network_config pages)}
     template=${template//@NETWORK_OTHERS@/$(network_config others)}

@@ -9,18 +9,23 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
  * Notifies open screens through nginx, which holds their connections. The message is only that something changed, or
- * the state of the session; a screen that misses it polls a little later.
+ * the state of the session; a screen that misses it polls a little later. Where there are several web servers, each is
+ * told, because a screen may listen at any of them.
  */
 final readonly class Push
 {
-    /** Maximum time in s that a command waits for it. */
+    /** Maximum time in s that a command waits for one web server. */
     private const TIMEOUT_SECONDS = 0.5;
 
-    /** @param string $socket on which the web server takes messages; empty where there is none */
+    /** @var list<string> on which the web servers take messages: unix:///path or tcp://host:port */
+    private array $servers;
+
+    /** @param string|null $servers separated by blanks; empty where there is none */
     public function __construct(
-        #[Autowire('%env(default::PERIPLUS_PUSH)%')] private ?string $socket,
+        #[Autowire('%env(default::PERIPLUS_PUSH)%')] ?string $servers,
         private LoggerInterface $logger,
     ) {
+        $this->servers = array_values(array_filter(explode(' ', (string) $servers)));
     }
 
     /** Tells the screens with these keys to reload. */
@@ -46,25 +51,25 @@ final readonly class Push
      */
     private function send(array $keys, array $message): void
     {
-        if (null === $this->socket || '' === $this->socket) {
-            return;
-        }
         $body = json_encode($message, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
         $connections = [];
-        foreach ($keys as $key) {
-            $connection = @stream_socket_client('unix://'.$this->socket, $number, $error, self::TIMEOUT_SECONDS);
-            if (false === $connection) {
-                $this->logger->warning('Screens could not be told of a change: '.$error);
-                break;
+        foreach ($this->servers as $server) {
+            foreach ($keys as $key) {
+                $connection = @stream_socket_client($server, $number, $error, self::TIMEOUT_SECONDS);
+                if (false === $connection) {
+                    $this->logger->warning("Screens at $server could not be told of a change: $error");
+                    continue 2;
+                }
+                stream_set_timeout($connection, 0, (int) (1_000_000 * self::TIMEOUT_SECONDS));
+                fwrite(
+                    $connection,
+                    "POST /publish/$key HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\n"
+                        .'Content-Length: '
+                        .\strlen($body)
+                        ."\r\nConnection: close\r\n\r\n$body",
+                );
+                $connections[] = $connection;
             }
-            stream_set_timeout($connection, 0, (int) (1_000_000 * self::TIMEOUT_SECONDS));
-            fwrite(
-                $connection,
-                "POST /publish/$key HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: "
-                    .\strlen($body)
-                    ."\r\nConnection: close\r\n\r\n$body",
-            );
-            $connections[] = $connection;
         }
         foreach ($connections as $connection) {
             // Read to the end, so that the screens are notified before the command is answered.
