@@ -7,6 +7,7 @@
 import { execFile } from "node:child_process";
 import { readFileSync } from "node:fs";
 import { promisify } from "node:util";
+import { any, Coach, gather, pause } from "./coach.mjs";
 
 const BASE = process.env.PERIPLUS_URL;
 const STATE = process.env.PERIPLUS_STATE;
@@ -24,65 +25,15 @@ const proposals = [];
 let down = null;
 let up = null;
 
-class Coach {
-  cookie = "";
-  token = "";
-
-  async ask(method, path, body, headers = {}) {
-    const began = Date.now();
-    const response = await fetch(BASE + path, {
-      method,
-      headers: {
-        Accept: "application/json",
-        Cookie: this.cookie,
-        "X-CSRF-Token": this.token,
-        ...(body ? { "Content-Type": "application/json" } : {}),
-        ...headers,
-      },
-      body: body ? JSON.stringify(body) : undefined,
-    });
-    for (const cookie of response.headers.getSetCookie()) {
-      this.cookie = cookie.split(";")[0];
+/** An error while the database was up is a fault. */
+function note({ what, status, retryAfter, text, began }) {
+  tally[what] = (tally[what] ?? 0) + 1;
+  if (status >= 500) {
+    const away = down !== null && Date.now() >= down - GRACE && (up === null || began <= up + GRACE);
+    if (status !== 503 || !retryAfter || !away) {
+      faults.push(`${what}, retry-after ${retryAfter}, away ${away}: ${text.slice(0, 160)}`);
     }
-    const text = await response.text();
-    const what = `${method} ${path.replace(/\d+/g, "N")} ${response.status}`;
-    tally[what] = (tally[what] ?? 0) + 1;
-    if (response.status >= 500) {
-      const away = down !== null && Date.now() >= down - GRACE && (up === null || began <= up + GRACE);
-      if (response.status !== 503 || !response.headers.get("retry-after") || !away) {
-        faults.push(`${what}, retry-after ${response.headers.get("retry-after")}, away ${away}: ${text.slice(0, 160)}`);
-      }
-    }
-    return { status: response.status, etag: response.headers.get("etag"), body: text === "" ? null : JSON.parse(text) };
   }
-
-  async signIn(email, password) {
-    this.token = (await this.ask("GET", "/api/session")).body.csrfToken;
-    const answer = await this.ask("POST", "/api/session", { email, password });
-    if (answer.status !== 200) {
-      throw new Error(`${email} cannot sign in: ${JSON.stringify(answer.body)}`);
-    }
-    this.token = (await this.ask("GET", "/api/session")).body.csrfToken;
-  }
-}
-
-const pause = (ms) => new Promise((done) => setTimeout(done, ms));
-const any = (list) => list[Math.floor(Math.random() * list.length)];
-
-async function gather(head) {
-  const coaches = [];
-  for (let at = 0; at < COACHES; at += 1) {
-    const role = at < HEADS ? "head-coach" : "coach";
-    const made = await head.ask("POST", "/api/invitations", { role });
-    const coach = new Coach();
-    coach.token = (await coach.ask("GET", "/api/session")).body.csrfToken;
-    const email = `load-${Date.now()}-${at}@saltworks.example`;
-    const password = "long-enough-bell";
-    await coach.ask("POST", "/api/invitations/accept", { token: made.body.token, name: `Coach ${at}`, email, password });
-    await coach.signIn(email, password);
-    coaches.push({ coach, at, head: role === "head-coach" });
-  }
-  return coaches;
 }
 
 async function work({ coach, at, head }, ids, until) {
@@ -136,12 +87,12 @@ async function killAndStart() {
   up = Date.now();
 }
 
-const head = new Coach();
+const head = new Coach(BASE, note);
 await head.signIn("ines@saltworks.example", "first-bell-7");
 const list = await head.ask("GET", `/api/combinations?size=${COMBINATIONS}`);
 const ids = list.body.combinations.map((row) => row.id);
 console.log(`${COACHES} coaches, ${HEADS} of them head coaches, ${ids.length} combinations, ${SECONDS} s; the database is killed in between.`);
-const coaches = await gather(head);
+const coaches = await gather(head, COACHES, HEADS);
 const until = Date.now() + SECONDS * 1000;
 await Promise.all([...coaches.map((one) => work(one, ids, until)), killAndStart()]);
 
