@@ -94,8 +94,9 @@ class Events {
   say = (run: ScreenRun) => this.onmessage?.({ data: JSON.stringify({ run }) });
 }
 
-async function open(kept = store): Promise<{ client: ScreenClient; events: Events }> {
+async function open(kept = store): Promise<{ client: ScreenClient; events: Events; listened: () => number }> {
   const events = new Events();
+  let times = 0;
   const client = new ScreenClient({
     key: KEY,
     clock: new ServerClock(
@@ -104,13 +105,16 @@ async function open(kept = store): Promise<{ client: ScreenClient; events: Event
     ),
     store: kept,
     local: () => Date.now(),
-    events: () => events as unknown as EventSource,
+    events: () => {
+      times += 1;
+      return events as unknown as EventSource;
+    },
   });
   clients.push(client);
   const started = client.start();
   await vi.advanceTimersByTimeAsync(50);
   await started;
-  return { client, events };
+  return { client, events, listened: () => times };
 }
 
 const position = (client: ScreenClient) => Math.round(client.position() ?? Number.NaN);
@@ -167,6 +171,21 @@ describe("a screen", () => {
     await vi.advanceTimersByTimeAsync(2500);
     expect(position(client)).toBe(5000);
     expect(client.view.reach).not.toBe("away");
+  });
+
+  test("listens again at once when its web server goes away, since another may take it", async () => {
+    const { client, events, listened } = await open();
+    events.onopen?.();
+    await vi.advanceTimersByTimeAsync(10);
+    events.readyState = 0;
+    events.onerror?.();
+    await vi.advanceTimersByTimeAsync(500);
+    expect(listened()).toBe(2);
+    server.run = { ...server.run, revision: 2, state: { ...running, pausedMs: 5000 } };
+    events.readyState = 1;
+    events.onopen?.();
+    await vi.advanceTimersByTimeAsync(10);
+    expect(position(client)).toBe(5000);
   });
 
   test("fetches the programme again when it has changed, and no more often", async () => {

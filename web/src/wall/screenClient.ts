@@ -34,6 +34,8 @@ interface Stored {
 /** Polling intervals in ms, with and without a push connection. */
 const POLL_MS_WHEN_PUSHED = 20_000;
 const POLL_MS = 2000;
+/** At most so many ms after a stream broke it is opened again: another web server may take it. A browser waits 3 s. */
+const REOPEN_MS = 400;
 /** Interval in ms between two checks of what is shown. */
 const TICK_MS = 200;
 /** Gap in real time, in ms, after which cues count as not shown: the device slept. */
@@ -229,9 +231,20 @@ export class ScreenClient {
     };
     source.onmessage = (event) => void this.told(JSON.parse(event.data as string) as { run?: ScreenRun });
     source.onerror = () => {
-      this.put({ reach: this.view.reach === "told" ? "asking" : this.view.reach });
+      if (this.view.reach === "told") {
+        this.put({ reach: "asking" });
+        // Not all screens at the same moment.
+        this.timers.push(setTimeout(() => this.reopen(source), Math.random() * REOPEN_MS));
+      }
       this.ask();
     };
+  }
+
+  private reopen(broken: EventSource): void {
+    if (this.source === broken && broken.readyState !== 1) {
+      broken.close();
+      this.listen();
+    }
   }
 
   private async told(message: { run?: ScreenRun }): Promise<void> {
