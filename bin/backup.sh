@@ -7,7 +7,8 @@ RECORDING='recordings/[0-9a-f]{64}-[0-9a-f]{8}'
 # More than a gym may have of them, in bytes.
 MAX_RECORDINGS_BYTES=2100000000
 # Filled again on the way back, or of use only to whoever is signed in now.
-NOT_KEPT=(index_term deletion_neighbour session rule_preview rule_preview_result)
+# Recordings are kept as files.
+NOT_KEPT=(index_term deletion_neighbour session rule_preview rule_preview_result recording_part)
 # A dump larger than this, or this many times larger than its compressed form, is not one of ours.
 MAX_DUMP_BYTES=8000000000
 MAX_COMPRESSION=200
@@ -33,7 +34,7 @@ backup() { # FILE
     [ -n "$file" ] || fail "Say where to: bin/periplus backup FILE."
     # A link that leads nowhere is in the way, too: what is written must be at the name that was given.
     [ ! -e "$file" ] && [ ! -L "$file" ] || fail "There is a file $file already. Choose another name."
-    runs $MARIADB || fail "The database does not run. Start it first: bin/start."
+    sql -e "SELECT 1" >/dev/null 2>&1 || fail "The database does not run. Start it first: bin/start."
     folder=$(dirname "$file")
     # What an interrupted run left behind.
     find "$folder" -maxdepth 1 -name '.periplus-backup.*' -user "$(id -un)" -mmin +60 -exec rm -rf {} + 2>/dev/null || true
@@ -71,7 +72,7 @@ backup() { # FILE
 # Links what belongs into a backup to a folder of its own, where nothing is deleted meanwhile, and prints its name.
 link_recordings() {
     local folder name
-    mkdir -p "$RECORDINGS"
+    mkdir -p "$RECORDINGS" "$STATE/tmp"
     folder=$(mktemp -d "$STATE/tmp/backup.XXXXXX")
     mkdir "$folder/recordings"
     if [ "$(sql -e "SELECT backs_up_recordings FROM periplus.gym WHERE id = 1" 2>/dev/null)" = 1 ]; then
@@ -199,7 +200,7 @@ restore_work() {
 restore() { # FILE
     local file=${1:-}
     [ -n "$file" ] || fail "Say from where: bin/periplus restore FILE."
-    runs $MARIADB || fail "The database does not run. Start it first: bin/start."
+    sql -e "SELECT 1" >/dev/null 2>&1 || fail "The database does not run. Start it first: bin/start."
     restore_work
     read_backup "$file"
     keep_revoked

@@ -21,9 +21,7 @@ use_state() { # FOLDER
     STATE=$1
     RUN=$STATE/run
     DB_SOCKET=$RUN/db/db.sock
-    # Files that several web servers of one gym read: PERIPLUS_SHARED, where there are several.
-    SHARED=${PERIPLUS_SHARED:-$STATE}
-    RECORDINGS=$SHARED/recordings
+    RECORDINGS=$STATE/recordings
     export PERIPLUS_STATE=$STATE
 }
 use_state "$STATE"

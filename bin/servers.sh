@@ -217,7 +217,7 @@ gym_kind() { sql -e "SELECT kind FROM periplus.gym WHERE id = 1"; }
 # --- PHP and the web server ---------------------------------------------------------------------------------------
 
 # What the application is told where it keeps things outside its machine: see docs/cluster.md.
-ELSEWHERE=(CACHE_DSN LOCK_DSN MESSENGER_TRANSPORT_DSN DIRECTORY_URL DATABASE_FAILOVER_SECONDS)
+ELSEWHERE=(CACHE_DSN LOCK_DSN MESSENGER_TRANSPORT_DSN DIRECTORY_URL DATABASE_FAILOVER_SECONDS RECORDINGS_IN_DATABASE)
 
 # Every configuration of PHP has a folder and a socket of its own, named by its digest, so that the next one can be
 # started beside the one that serves.
@@ -261,7 +261,7 @@ env[TMPDIR] = \"$STATE/tmp/php\"
 env[PERIPLUS_CLIPS] = \"$PERIPLUS_CLIPS\"
 env[PERIPLUS_PUSH] = \"$PERIPLUS_PUSH\"
 env[PERIPLUS_LINKS] = \"$PERIPLUS_LINKS\"
-env[PERIPLUS_STATE] = \"$SHARED\"
+env[PERIPLUS_STATE] = \"$STATE\"
 $(for name in "${ELSEWHERE[@]}"; do [ -z "${!name:-}" ] || echo "env[$name] = \"${!name}\""; done)
 ${CERTIFICATE_END:+env[PERIPLUS_CERTIFICATE_END] = \"$CERTIFICATE_END\"}
 php_admin_value[memory_limit] = 256M

@@ -26,7 +26,7 @@ bring_over() { # DATABASE
     last=$(applied_migrations "$from" | tail -n 1)
     if [ -n "$last" ]; then
         migrate_next "Periplus\\App\\Migrations\\$last"
-        for table in $(sql -e "SELECT a.table_name FROM information_schema.tables a JOIN information_schema.tables b ON b.table_schema = '$from' AND b.table_name = a.table_name WHERE a.table_schema = 'periplus_next' AND a.table_name <> 'doctrine_migration_versions'"); do
+        for table in $(sql -e "SELECT a.table_name FROM information_schema.tables a JOIN information_schema.tables b ON b.table_schema = '$from' AND b.table_name = a.table_name WHERE a.table_schema = 'periplus_next' AND a.table_name NOT IN ('doctrine_migration_versions', '$STAYS')"); do
             columns=$(sql -e "SELECT GROUP_CONCAT(CONCAT('\`', a.column_name, '\`')) FROM information_schema.columns a JOIN information_schema.columns b ON b.table_schema = '$from' AND b.table_name = a.table_name AND b.column_name = a.column_name WHERE a.table_schema = 'periplus_next' AND a.table_name = '$table'")
             sql -e "SET SESSION sql_mode = '', foreign_key_checks = 0; DELETE FROM periplus_next.\`$table\`; INSERT INTO periplus_next.\`$table\` ($columns) SELECT $columns FROM \`$from\`.\`$table\`"
         done
@@ -38,6 +38,9 @@ bring_over() { # DATABASE
 recompute() { console_on "$1" gym:recheck --core="$(core_digest)"; } # DATABASE
 core_digest() { digest core; }
 
+# A table that an upgrade leaves where it is.
+STAYS=recording_part
+
 # Moves every table of periplus_next in place of the one in use, in one statement, which is done whole or not at all;
 # what was in use is kept as periplus_before until the next time. What was found by revisions of before is not found
 # again: the gym's revision goes on above both.
@@ -47,7 +50,9 @@ swap_in() {
     if [ -n "$(sql -e "SELECT 1 FROM information_schema.columns WHERE table_schema = 'periplus' AND table_name = 'gym' AND column_name = 'revision'")" ]; then
         sql -e "UPDATE periplus_next.gym SET revision = 1000 + GREATEST(revision, (SELECT MAX(revision) FROM periplus.gym))"
     fi
-    for table in $(sql -e "SHOW TABLES IN periplus"); do moves+="periplus.\`$table\` TO periplus_before.\`$table\`, "; done
+    # The files of recordings may be large, and are right whatever else is: their names are digests of them.
+    if [ -n "$(sql -e "SHOW TABLES IN periplus LIKE '$STAYS'")" ]; then sql -e "DROP TABLE IF EXISTS periplus_next.$STAYS"; fi
+    for table in $(sql -e "SHOW TABLES IN periplus WHERE tables_in_periplus <> '$STAYS'"); do moves+="periplus.\`$table\` TO periplus_before.\`$table\`, "; done
     for table in $(sql -e "SHOW TABLES IN periplus_next"); do moves+="periplus_next.\`$table\` TO periplus.\`$table\`, "; done
     sql -e "SET foreign_key_checks = 0; RENAME TABLE ${moves%, }"
     sql -e "DROP DATABASE periplus_next"

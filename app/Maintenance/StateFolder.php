@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\App\Maintenance;
 
+use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Instant;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Filesystem\Filesystem;
+
+use function Periplus\Core\Language\t;
 
 /**
  * The folder in which bin/start keeps this gym, as far as the web server may read it: the backups, and the two folders
@@ -22,6 +25,12 @@ final readonly class StateFolder
     public function __construct(#[Autowire('%env(PERIPLUS_STATE)%')] private string $folder)
     {
         $this->files = new Filesystem();
+    }
+
+    /** Tells whether bin/keeper looks after this gym; where it is one of several web servers, nobody does here. */
+    public function hasKeeper(): bool
+    {
+        return is_dir($this->folder.'/told');
     }
 
     /** @return list<Backup> the newest first */
@@ -63,9 +72,17 @@ final readonly class StateFolder
      * Requests a job from bin/keeper.
      *
      * @return string by which to ask how it went, 32 hex digits
+     *
+     * @throws Conflict where there is no keeper
      */
     public function ask(MaintenanceJob $job, string $argument = ''): string
     {
+        if (!$this->hasKeeper()) {
+            throw new Conflict(
+                'no-keeper',
+                t('Whoever runs the servers of this gym makes its backups and puts them back. Ask them.'),
+            );
+        }
         $key = bin2hex(random_bytes(16));
         // Written under another name and renamed, because the keeper picks up files that end in ".ask".
         $this->files->dumpFile($this->folder.'/asked/'.$key.'.ask', trim($job->value.' '.$argument)."\n");

@@ -66,9 +66,11 @@ final readonly class StatusController
             'database' => ['version' => $connection->getServerVersion(), 'bytes' => $this->databaseBytes()],
             'disk' => $disk,
             'diskIsNearlyFull' => $disk->free < max(self::MIN_DISK_BYTES, $disk->total * self::MIN_DISK_SHARE),
+            'hasKeeper' => $this->state->hasKeeper(),
             'backups' => $backups,
             'backsUpRecordings' => $this->gyms->get()->backsUpRecordings(),
-            'backupIsOld' => null === $last || $last->madeAt->time < new \DateTimeImmutable(self::MAX_BACKUP_AGE),
+            'backupIsOld' => $this->state->hasKeeper()
+                && (null === $last || $last->madeAt->time < new \DateTimeImmutable(self::MAX_BACKUP_AGE)),
             'certificateEnd' => '' === $this->certificateEnd ? null : $this->certificateEnd,
             'walls' => array_map(
                 static fn (Wall $wall): array => [

@@ -9,15 +9,19 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
  * The files of recordings, in a folder of the gym's state. A file is named by the SHA-256 digest of its content and
- * eight random hex digits: so it never changes, no two recordings share one, and a backup can check it.
+ * eight random hex digits: so it never changes, no two recordings share one, and a backup can check it. Where there are
+ * several web servers, the files are in the database, and the folder has copies of those that were played here.
  */
 final readonly class RecordingFolder
 {
     /** How long a file is kept that nothing refers to, in s: a backup that is looked at may refer to it. */
     private const UNUSED_SECONDS = 30 * 86_400;
 
-    public function __construct(#[Autowire('%env(PERIPLUS_STATE)%/recordings')] private string $folder)
-    {
+    public function __construct(
+        #[Autowire('%env(PERIPLUS_STATE)%/recordings')] private string $folder,
+        #[Autowire('%env(bool:RECORDINGS_IN_DATABASE)%')] private bool $isShared,
+        private RecordingParts $parts,
+    ) {
     }
 
     public function path(string $name): string
@@ -25,8 +29,13 @@ final readonly class RecordingFolder
         return $this->folder.'/'.$name;
     }
 
+    /** Tells whether the file is there; one that another web server took is fetched. */
     public function has(string $name): bool
     {
+        if (!is_file($this->path($name)) && $this->isShared) {
+            $this->parts->fetch($name, $this->path($name));
+        }
+
         return is_file($this->path($name));
     }
 
@@ -67,6 +76,9 @@ final readonly class RecordingFolder
     public function keep(string $path): string
     {
         $name = hash_file('sha256', $path).'-'.bin2hex(random_bytes(4));
+        if ($this->isShared) {
+            $this->parts->store($name, $path);
+        }
         rename($path, $this->path($name));
 
         return $name;
@@ -75,6 +87,9 @@ final readonly class RecordingFolder
     public function remove(string $name): void
     {
         @unlink($this->path($name));
+        if ($this->isShared) {
+            $this->parts->remove($name);
+        }
     }
 
     /**

@@ -25,7 +25,7 @@ final readonly class Push
         #[Autowire('%env(default::PERIPLUS_PUSH)%')] ?string $servers,
         private LoggerInterface $logger,
     ) {
-        $this->servers = array_values(array_filter(explode(' ', (string) $servers)));
+        $this->servers = '' === (string) $servers ? [] : explode(' ', (string) $servers);
     }
 
     /** Tells the screens with these keys to reload. */

@@ -41,6 +41,15 @@ abstract class ApiTestCase extends WebTestCase
         $users->flush();
     }
 
+    /** The folder through which bin/keeper tells what it did; it makes that itself. */
+    protected static function keeperFolder(): string
+    {
+        $cache = self::getContainer()->getParameter('kernel.cache_dir');
+        $state = getenv('PERIPLUS_STATE');
+
+        return (false === $state ? (\is_string($cache) ? $cache : '').'/state' : $state).'/told';
+    }
+
     protected function signIn(string $name): void
     {
         $this->signOut();

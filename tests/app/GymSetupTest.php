@@ -266,6 +266,19 @@ final class GymSetupTest extends ApiTestCase
         );
     }
 
+    public function testWhereNobodyLooksAfterTheServerThePageAsksForNoBackup(): void
+    {
+        $away = self::keeperFolder().'-away';
+        @rename(self::keeperFolder(), $away);
+        $this->signIn('head');
+        $status = $this->ask('GET', '/api/status')->body;
+        $refusal = $this->ask('POST', '/api/backups')->type();
+        @rename($away, self::keeperFolder());
+
+        self::assertSame([false, false], [$status['hasKeeper'], $status['backupIsOld']]);
+        self::assertSame('no-keeper', $refusal);
+    }
+
     /** @param array<string, string> $arguments */
     private function command(string $name, array $arguments = [], int $status = 0): string
     {

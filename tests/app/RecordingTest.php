@@ -7,6 +7,8 @@ namespace Periplus\Tests\App;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Recording\RecordedFile;
 use Periplus\App\Recording\RecordingFolder;
+use Periplus\App\Recording\RecordingPart;
+use Periplus\App\Recording\RecordingParts;
 use Periplus\App\Recording\Recordings;
 use Periplus\App\Store\DiskFull;
 use Periplus\App\Store\Invalid;
@@ -169,7 +171,7 @@ final class RecordingTest extends ApiTestCase
     public function testNothingIsKeptInAFolderThatTakesNothing(): void
     {
         $this->expectException(DiskFull::class);
-        (new RecordingFolder('/proc/recordings'))->write('sound');
+        (new RecordingFolder('/proc/recordings', false, self::service(RecordingParts::class)))->write('sound');
     }
 
     public function testARecordingThatWasNotSeenIsNotReplaced(): void
@@ -299,6 +301,31 @@ final class RecordingTest extends ApiTestCase
         foreach (["$screen/recordings/{$run->id()}/1", "$home/recordings"] as $folder) {
             self::assertTrue(self::content('video.webm') === $this->ask('GET', "$folder/$own")->raw, $folder);
             self::assertSame(404, $this->ask('GET', "$folder/$other")->status, 'the whole combination has one');
+        }
+    }
+
+    public function testAnotherWebServerFindsWhatOneHasRecorded(): void
+    {
+        $parts = self::service(RecordingParts::class);
+        [$one, $other] = array_map(static fn (string $name): RecordingFolder => new RecordingFolder(
+            sys_get_temp_dir().'/periplus-'.$name.'-'.bin2hex(random_bytes(4)),
+            true,
+            $parts,
+        ), ['one', 'other']);
+        $content = random_bytes(2 * RecordingPart::BYTES + 7);
+        $name = $one->keep($one->write($content));
+        mkdir(\dirname($other->path($name)));
+
+        self::assertTrue($other->has($name));
+        self::assertSame($content, file_get_contents($other->path($name)));
+        self::assertFalse($other->has(strrev($name)));
+
+        $one->remove($name);
+        $other->remove($name);
+        self::assertFalse($other->has($name));
+        foreach ([$one, $other] as $folder) {
+            self::assertSame([], glob(\dirname($folder->path($name)).'/*'), 'Nothing half written is left.');
+            rmdir(\dirname($folder->path($name)));
         }
     }
 

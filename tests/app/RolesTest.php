@@ -237,6 +237,7 @@ final class RolesTest extends ApiTestCase
     #[IgnoreDeprecations]
     public function testEveryRouteAsksForItsRole(): void
     {
+        @mkdir(self::keeperFolder(), recursive: true);
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
         $this->signIn('coach');

@@ -82,9 +82,13 @@ function Shown({ status }: { status: Status }) {
               onDiscard={() => job.ask({ kind: "discard" })}
             />
           )}
-          <Backups backups={status.backups} running={job.running} onAsk={job.ask}>
-            <WithRecordings isChosen={status.backsUpRecordings} />
-          </Backups>
+          {status.hasKeeper ? (
+            <Backups backups={status.backups} running={job.running} onAsk={job.ask}>
+              <WithRecordings isChosen={status.backsUpRecordings} />
+            </Backups>
+          ) : (
+            <BackupsElsewhere />
+          )}
         </div>
         <div>
           <Server status={status} />
@@ -120,6 +124,20 @@ function Warnings({ status }: { status: Status }) {
         />
       )}
     </>
+  );
+}
+
+/** Where the gym is one of several on the servers of somebody else. */
+function BackupsElsewhere() {
+  return (
+    <section className="panel block" aria-label={t`Backups`}>
+      <h2>
+        <Trans>Backups</Trans>
+      </h2>
+      <p>
+        <Trans>Whoever runs the servers of this gym makes its backups and puts them back. Ask them.</Trans>
+      </p>
+    </section>
   );
 }
 
