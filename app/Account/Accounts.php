@@ -7,7 +7,6 @@ namespace Periplus\App\Account;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\ConnectionException;
-use Doctrine\DBAL\LockMode;
 use Doctrine\Persistence\ManagerRegistry;
 use Periplus\App\Security\GymRole;
 use Symfony\Component\Security\Core\Exception\UnsupportedUserException;
@@ -131,15 +130,10 @@ final class Accounts extends ServiceEntityRepository implements UserProviderInte
         return $this->findOneBy(['role' => GymRole::HeadCoach], ['id' => 'ASC']);
     }
 
-    /** @return list<User> the head coaches who may sign in, held until the transaction ends */
-    public function holdHeadCoaches(): array
+    /** @return list<User> the head coaches who may sign in */
+    public function activeHeadCoaches(): array
     {
-        /** @var list<User> $heads */
-        $heads = $this->createQueryBuilder('u')->where('u.role = :head AND u.active = true')
-            ->setParameter('head', GymRole::HeadCoach)
-            ->getQuery()->setLockMode(LockMode::PESSIMISTIC_WRITE)->getResult();
-
-        return $heads;
+        return $this->findBy(['role' => GymRole::HeadCoach, 'active' => true]);
     }
 
     public function supportsClass(string $class): bool

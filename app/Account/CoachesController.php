@@ -6,6 +6,7 @@ namespace Periplus\App\Account;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Security\GymRole;
 use Periplus\App\Security\Permission;
@@ -33,6 +34,7 @@ final readonly class CoachesController
         private Accounts $accounts,
         private Invitations $invitations,
         private AuditLog $audit,
+        private LibraryLock $lock,
     ) {
     }
 
@@ -89,8 +91,9 @@ final readonly class CoachesController
         #[CurrentUser] User $user,
     ): JsonResponse {
         $coach = $this->entities->wrapInTransaction(function () use ($id, $request, $user): User {
-            // Locked, so that the last two head coaches cannot step down at the same time.
-            $heads = $this->accounts->holdHeadCoaches();
+            // One after the other, so that the last two head coaches cannot step down at the same time.
+            $this->lock->take();
+            $heads = $this->accounts->activeHeadCoaches();
             $coach = $this->get($id);
             [$role, $active] = [$request->role() ?? $coach->role(), $request->active ?? $coach->isActive()];
             $stays = GymRole::HeadCoach === $role && $active;

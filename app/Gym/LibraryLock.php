@@ -8,7 +8,8 @@ use Doctrine\ORM\EntityManagerInterface;
 
 /**
  * Serializes writes to the library. A gym writes rarely and each write is short; in return no chain can be saved twice
- * at the same time, no proposal can be decided on a combination that is being changed, and there are no deadlocks.
+ * at the same time, no proposal can be decided on a combination that is being changed, and there are no deadlocks. The
+ * lock is a row that is written, which holds on every node of a cluster.
  */
 final readonly class LibraryLock
 {

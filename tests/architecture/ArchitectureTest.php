@@ -140,6 +140,32 @@ final class ArchitectureTest extends TestCase
         self::assertLessThanOrEqual(15, \count($named));
     }
 
+    /**
+     * The classes that lock rows, and what each transaction with such a lock writes: a lock holds on one node of a
+     * cluster only, and of two nodes that write the same row one is refused.
+     */
+    private const LOCKS = [
+        'Account/Invitations.php' => 'the link, which is used up',
+        'HouseRules/GymHouseRules.php' => 'the row of the library lock, as does whoever changes the rules',
+        'RulePreview/RulePreviews.php' => 'the preview, which has got further or is accepted',
+        'Run/Runs.php' => 'the run, or cues that exist once',
+        'Store/Versions.php' => 'the entity, whose version goes up',
+    ];
+
+    public function testWhoLocksARowWritesOneThatAllNodesOfAClusterSee(): void
+    {
+        $named = [];
+        foreach (self::files('app') as $file => $code) {
+            if (str_contains($code, 'LockMode::PESSIMISTIC')) {
+                $named[] = $file;
+            }
+            self::assertDoesNotMatchRegularExpression('~GET_LOCK|LOCK TABLES|FOR UPDATE~', $code, $file);
+        }
+        sort($named);
+
+        self::assertSame(array_keys(self::LOCKS), $named);
+    }
+
     /** Files with lines that cannot be broken, and why. */
     private const WIDE = [
         'app/Exchange/JsonPlace.php' => 'a regular expression',
