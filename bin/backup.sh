@@ -16,7 +16,7 @@ MAX_COMPRESSION=200
 ABOUT_LINE='^(format periplus-backup-[123]|recordings [0-9]{1,6}|made [0-9TZ:-]{10,20}|schema Version[0-9]{14}|core [0-9a-f]{32}|rows [a-z_]{1,60} [0-9]{1,12}|(combinations|coaches) [0-9]{1,12})$'
 
 # One row a line, so that rows can be counted, all from one moment.
-dump() { mariadb-dump --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" --single-transaction --skip-dump-date --hex-blob --skip-extended-insert --no-autocommit --default-character-set=utf8mb4 "${NOT_KEPT[@]/#/--ignore-table-data=periplus.}" --databases periplus; }
+dump() { mariadb-dump --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" --single-transaction --skip-dump-date --hex-blob --skip-extended-insert --no-autocommit --default-character-set=utf8mb4 "${NOT_KEPT[@]/#/--ignore-table-data=$GYM_DB.}" "$GYM_DB"; }
 
 rows_in() { awk '/^INSERT INTO `/ { split($0, part, "`"); rows[part[2]]++ } END { for (table in rows) print "rows", table, rows[table] }' | sort; } # a dump at its input: "rows TABLE COUNT" lines
 
@@ -53,7 +53,7 @@ backup() { # FILE
         {
             echo "format $BACKUP_FORMAT"
             echo "made $(date -u +%Y-%m-%dT%H:%M:%SZ)"
-            echo "schema $(applied_migrations periplus | tail -n 1)"
+            echo "schema $(applied_migrations "$GYM_DB" | tail -n 1)"
             echo "core $(core_digest)"
             echo "recordings $(ls "$recordings" | wc -l)"
             gzip -dc "$WORK/library.sql.gz" | rows_in
@@ -75,10 +75,10 @@ link_recordings() {
     mkdir -p "$RECORDINGS" "$STATE/tmp"
     folder=$(mktemp -d "$STATE/tmp/backup.XXXXXX")
     mkdir "$folder/recordings"
-    if [ "$(sql -e "SELECT backs_up_recordings FROM periplus.gym WHERE id = 1" 2>/dev/null)" = 1 ]; then
+    if [ "$(sql -e "SELECT backs_up_recordings FROM $GYM_DB.gym WHERE id = 1" 2>/dev/null)" = 1 ]; then
         while read -r name; do
             ln "$RECORDINGS/$name" "$folder/recordings/$name" 2>/dev/null || true # its file is missing
-        done < <(sql -e "SELECT file_name FROM periplus.recording")
+        done < <(sql -e "SELECT file_name FROM $GYM_DB.recording")
     fi
     echo "$folder/recordings"
 }
@@ -135,17 +135,17 @@ keep_recordings() {
 # Runs the statements of a dump in periplus_incoming as an account that has rights there alone, by a client that takes no
 # commands and sends no files.
 load_dump() { # DUMP
-    local password; password=$(od -An -N24 -tx1 /dev/urandom | tr -d ' \n')
+    local password pattern=${GYM_DB//_/\\_}; password=$(od -An -N24 -tx1 /dev/urandom | tr -d ' \n')
     local options; options=$(mariadb --help 2>/dev/null)
     [[ $options == *--sandbox* ]] || fail "The mariadb client of this machine is too old to restore safely. Update it: apt-get install mariadb-client."
     sql <<SQL
 DROP USER IF EXISTS 'periplus_restore'@'localhost';
 CREATE USER 'periplus_restore'@'localhost' IDENTIFIED BY '$password';
-GRANT SELECT, INSERT, CREATE, DROP, ALTER, INDEX, REFERENCES, LOCK TABLES ON \`periplus\_incoming\`.* TO 'periplus_restore'@'localhost';
+GRANT SELECT, INSERT, CREATE, DROP, ALTER, INDEX, REFERENCES, LOCK TABLES ON \`$pattern\_incoming\`.* TO 'periplus_restore'@'localhost';
 SQL
-    gzip -dc "$1" | sed -e '/^CREATE DATABASE /d' -e 's/^USE `periplus`;$/USE `periplus_incoming`;/' \
+    gzip -dc "$1" | sed -e '/^CREATE DATABASE /d' -e "s/^USE \`periplus\`;$/USE \`${GYM_DB}_incoming\`;/" \
         | MYSQL_PWD=$password EDITOR=/bin/false VISUAL=/bin/false mariadb --no-defaults --socket="$DB_SOCKET" --user=periplus_restore \
-            --batch --sandbox --local-infile=0 --max-allowed-packet=64M periplus_incoming
+            --batch --sandbox --local-infile=0 --max-allowed-packet=64M ${GYM_DB}_incoming
 }
 forget_restore_account() { sql -e "DROP USER IF EXISTS 'periplus_restore'@'localhost'" 2>/dev/null || true; }
 
@@ -153,39 +153,39 @@ forget_restore_account() { sql -e "DROP USER IF EXISTS 'periplus_restore'@'local
 read_backup() { # FILE
     local file=$1 about=$WORK/about said pair table count
     unpack "$file"
-    sql -e "DROP DATABASE IF EXISTS periplus_incoming; CREATE DATABASE periplus_incoming"
+    sql -e "DROP DATABASE IF EXISTS ${GYM_DB}_incoming; CREATE DATABASE ${GYM_DB}_incoming"
     load_dump "$WORK/library.sql.gz" 2>"$WORK/load.log" || as_it_was "The backup could not be read into the database: $(head -c 300 "$WORK/load.log" | tr -d '\n')."
     forget_restore_account
-    if is_newer periplus_incoming; then as_it_was "$file is a backup of a newer version of Periplus."; fi
-    [ -n "$(applied_migrations periplus_incoming)" ] && [ "$(sql -e "SELECT COUNT(*) FROM periplus_incoming.user")" -gt 0 ] || as_it_was "$file is the backup of an empty gym: nobody could sign in."
+    if is_newer ${GYM_DB}_incoming; then as_it_was "$file is a backup of a newer version of Periplus."; fi
+    [ -n "$(applied_migrations ${GYM_DB}_incoming)" ] && [ "$(sql -e "SELECT COUNT(*) FROM ${GYM_DB}_incoming.user")" -gt 0 ] || as_it_was "$file is the backup of an empty gym: nobody could sign in."
     said=$(grep -a '^rows ' "$about" || true)
     while read -r _ table count; do
-        [ -n "$(sql -e "SELECT 1 FROM information_schema.tables WHERE table_schema = 'periplus_incoming' AND table_name = '$table'")" ] \
-            && [ "$(sql -e "SELECT COUNT(*) FROM periplus_incoming.\`$table\`")" = "$count" ] || as_it_was "$file says that it holds $count rows of $table, and others came in."
+        [ -n "$(sql -e "SELECT 1 FROM information_schema.tables WHERE table_schema = '${GYM_DB}_incoming' AND table_name = '$table'")" ] \
+            && [ "$(sql -e "SELECT COUNT(*) FROM ${GYM_DB}_incoming.\`$table\`")" = "$count" ] || as_it_was "$file says that it holds $count rows of $table, and others came in."
     done < <(printf %s "${said:+$said$'\n'}")
     # Backups of the first form counted these two alone, a moment after the rest; fewer than said is a loss.
     for pair in combinations:combination coaches:user; do
         count=$(sed -n "s/^${pair%%:*} \([0-9]*\)$/\1/p" "$about" | head -n 1)
-        [ -z "$count" ] || [ "$(sql -e "SELECT COUNT(*) FROM periplus_incoming.${pair##*:}")" -ge $((10#$count - 5)) ] || as_it_was "$file says that it holds $count ${pair%%:*}, and fewer came in."
+        [ -z "$count" ] || [ "$(sql -e "SELECT COUNT(*) FROM ${GYM_DB}_incoming.${pair##*:}")" -ge $((10#$count - 5)) ] || as_it_was "$file says that it holds $count ${pair%%:*}, and fewer came in."
     done
     keep_recordings
-    step "Bringing the tables up to date" bring_over periplus_incoming
-    step "Checking the library anew" recompute periplus_next
-    sql -e "DROP DATABASE IF EXISTS periplus_incoming"
+    step "Bringing the tables up to date" bring_over ${GYM_DB}_incoming
+    step "Checking the library anew" recompute ${GYM_DB}_next
+    sql -e "DROP DATABASE IF EXISTS ${GYM_DB}_incoming"
 }
 
 # What was revoked stays revoked, who was blocked stays blocked, and every link that was still open ends: a backup from
 # before knows nothing of it. Where only blocked head coaches would be left, nobody is blocked.
 keep_revoked() {
-    local table key blocked="periplus_next.user restored JOIN periplus.user current USING (email)"
-    if [ -n "$(sql -e "SELECT 1 FROM periplus_next.user WHERE role = 'ROLE_HEAD_COACH' AND active = 1 AND email NOT IN (SELECT email FROM periplus.user WHERE active = 0) LIMIT 1")" ]; then
+    local table key blocked="${GYM_DB}_next.user restored JOIN $GYM_DB.user current USING (email)"
+    if [ -n "$(sql -e "SELECT 1 FROM ${GYM_DB}_next.user WHERE role = 'ROLE_HEAD_COACH' AND active = 1 AND email NOT IN (SELECT email FROM $GYM_DB.user WHERE active = 0) LIMIT 1")" ]; then
         sql -e "UPDATE $blocked SET restored.active = 0 WHERE current.active = 0"
     fi
-    sql -e "UPDATE periplus_next.invitation SET ended_at = UTC_TIMESTAMP(), ending = 'restored' WHERE ended_at IS NULL"
+    sql -e "UPDATE ${GYM_DB}_next.invitation SET ended_at = UTC_TIMESTAMP(), ending = 'restored' WHERE ended_at IS NULL"
     for table in wall:wall_key athlete_card:card_key session_link:link_key; do
         key=${table##*:} table=${table%%:*}
-        [ -n "$(sql -e "SELECT 1 FROM information_schema.tables WHERE table_schema = 'periplus' AND table_name = '$table'")" ] || continue
-        sql -e "UPDATE periplus_next.$table restored JOIN periplus.$table current USING ($key) SET restored.revoked_at = current.revoked_at WHERE current.revoked_at IS NOT NULL AND restored.revoked_at IS NULL"
+        [ -n "$(sql -e "SELECT 1 FROM information_schema.tables WHERE table_schema = '$GYM_DB' AND table_name = '$table'")" ] || continue
+        sql -e "UPDATE ${GYM_DB}_next.$table restored JOIN $GYM_DB.$table current USING ($key) SET restored.revoked_at = current.revoked_at WHERE current.revoked_at IS NOT NULL AND restored.revoked_at IS NULL"
     done
 }
 
@@ -193,7 +193,7 @@ keep_revoked() {
 restore_work() {
     rm -rf "$STATE"/restore.*
     WORK=$(mktemp -d "$STATE/restore.XXXXXX") || not_written "$STATE" "There cannot be written to $STATE."
-    trap 'rm -rf "$WORK"; forget_restore_account; sql -e "DROP DATABASE IF EXISTS periplus_incoming; DROP DATABASE IF EXISTS periplus_next" 2>/dev/null || true' EXIT
+    trap 'rm -rf "$WORK"; forget_restore_account; sql -e "DROP DATABASE IF EXISTS ${GYM_DB}_incoming; DROP DATABASE IF EXISTS ${GYM_DB}_next" 2>/dev/null || true' EXIT
     trap 'exit 130' INT TERM HUP
 }
 
@@ -205,7 +205,7 @@ restore() { # FILE
     read_backup "$file"
     keep_revoked
     swap_in
-    say "The gym is back as it was on $(sed -n 's/^made //p' "$WORK/about"): $(sql -e 'SELECT COUNT(*) FROM periplus.combination') combinations. What was in use is kept as the database periplus_before until the next restore or upgrade. Everyone signs in again."
+    say "The gym is back as it was on $(sed -n 's/^made //p' "$WORK/about"): $(sql -e "SELECT COUNT(*) FROM $GYM_DB.combination") combinations. What was in use is kept as the database ${GYM_DB}_before until the next restore or upgrade. Everyone signs in again."
 }
 
 # --- A copy that is looked at before it is taken ------------------------------------------------------------------
@@ -213,17 +213,17 @@ restore() { # FILE
 restore_to_copy() { # FILE
     restore_work
     read_backup "$1"
-    sql -e "DROP DATABASE IF EXISTS periplus_copy; CREATE DATABASE periplus_copy"
-    move_tables periplus_next periplus_copy
-    console_on periplus_copy gym:summary >"$WORK/summary" || fail "The copy could not be counted. The gym is as it was."
+    sql -e "DROP DATABASE IF EXISTS ${GYM_DB}_copy; CREATE DATABASE ${GYM_DB}_copy"
+    move_tables ${GYM_DB}_next ${GYM_DB}_copy
+    console_on ${GYM_DB}_copy gym:summary >"$WORK/summary" || fail "The copy could not be counted. The gym is as it was."
     printf '{"file": "%s", "made": "%s", "summary": %s}\n' "$(basename "$1")" "$(sed -n 's/^made //p' "$WORK/about")" "$(cat "$WORK/summary")" >"$WORK/copy.json"
     tell_file "$WORK/copy.json" copy.json
 }
 
 take_copy() {
     has_copy || fail "There is no copy to be taken. Restore a backup to a copy first."
-    sql -e "DROP DATABASE IF EXISTS periplus_next; CREATE DATABASE periplus_next"
-    move_tables periplus_copy periplus_next
+    sql -e "DROP DATABASE IF EXISTS ${GYM_DB}_next; CREATE DATABASE ${GYM_DB}_next"
+    move_tables ${GYM_DB}_copy ${GYM_DB}_next
     discard_copy
     keep_revoked
     swap_in
@@ -231,10 +231,10 @@ take_copy() {
 
 discard_copy() {
     rm -f "$STATE/told/copy.json"
-    sql -e "DROP DATABASE IF EXISTS periplus_copy"
+    sql -e "DROP DATABASE IF EXISTS ${GYM_DB}_copy"
 }
 
-has_copy() { [ -n "$(sql -e "SELECT 1 FROM information_schema.tables WHERE table_schema = 'periplus_copy' AND table_name = 'gym'")" ]; }
+has_copy() { [ -n "$(sql -e "SELECT 1 FROM information_schema.tables WHERE table_schema = '${GYM_DB}_copy' AND table_name = 'gym'")" ]; }
 
 # --- Which backups are kept ---------------------------------------------------------------------------------------
 

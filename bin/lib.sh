@@ -15,6 +15,8 @@ DB_PORT=${PERIPLUS_DB_PORT:-8421}
 HOSTS=${PERIPLUS_HOSTS:-}
 PHP_FPM=php-fpm8.2
 GALERA=/usr/lib/galera/libgalera_smm.so
+# The database of the gym that is meant; others are named after it while something is built beside it.
+GYM_DB=periplus
 
 # Sets what follows from where the state of a gym lies.
 use_state() { # FOLDER
@@ -169,6 +171,11 @@ environment() { # [DATABASE]
     APP_SECRET=$(secret "$STATE/secrets/app")
     APP_HOSTS="localhost 127.0.0.1${HOSTS:+ $HOSTS}"
     SYMFONY_TRUSTED_HOSTS=$(printf '%s\n' $APP_HOSTS | sed 's/\./\\./g; s/.*/^&$/' | paste -sd,)
+    # An installation of several gyms takes every name, and looks up whose it is.
+    [ ! -e "$STATE/several" ] || SYMFONY_TRUSTED_HOSTS=.
+    export GYMS_BY_HOST DIRECTORY_URL
+    GYMS_BY_HOST=$([ -e "$STATE/several" ] && echo 1 || echo 0)
+    DIRECTORY_URL="mysql://periplus:$(secret "$STATE/secrets/database")@127.0.0.1:$DB_PORT/periplus_directory?charset=utf8mb4"
     DATABASE_URL="mysql://periplus:$(secret "$STATE/secrets/database")@127.0.0.1:$DB_PORT/${1:-periplus}?charset=utf8mb4"
     PERIPLUS_URL="http://127.0.0.1:$PORT"
     export PERIPLUS_CLIPS=$STATE/clips PERIPLUS_PUSH=${PUSH_SERVERS:-unix://$RUN/push/publish.sock}
@@ -201,3 +208,4 @@ app_cache() {
 . "$ROOT/bin/servers.sh"
 . "$ROOT/bin/upgrade.sh"
 . "$ROOT/bin/backup.sh"
+. "$ROOT/bin/gyms.sh"

@@ -212,12 +212,12 @@ share_backups() {
     find "$STATE/backups" -maxdepth 1 -name '*.tar' -exec chgrp "$group" {} + -exec chmod 640 {} +
 }
 
-gym_kind() { sql -e "SELECT kind FROM periplus.gym WHERE id = 1"; }
+gym_kind() { sql -e "SELECT kind FROM $GYM_DB.gym WHERE id = 1"; }
 
 # --- PHP and the web server ---------------------------------------------------------------------------------------
 
 # What the application is told where it keeps things outside its machine: see docs/cluster.md.
-ELSEWHERE=(CACHE_DSN LOCK_DSN MESSENGER_TRANSPORT_DSN DIRECTORY_URL DATABASE_FAILOVER_SECONDS RECORDINGS_IN_DATABASE)
+ELSEWHERE=(CACHE_DSN LOCK_DSN MESSENGER_TRANSPORT_DSN DIRECTORY_URL GYMS_BY_HOST DATABASE_FAILOVER_SECONDS RECORDINGS_IN_DATABASE)
 
 # Every configuration of PHP has a folder and a socket of its own, named by its digest, so that the next one can be
 # started beside the one that serves.
@@ -303,7 +303,7 @@ web_server_start() {
         if [ "$pid" != "$current" ] && [ "$(ps -o ppid= -p "$pid" | tr -d ' ')" != "$current" ]; then end 15 QUIT "$pid"; fi
     done
     find "$RUN" -maxdepth 1 \( -name 'php-*' -o -name php -o -name fpm.conf -o -name fpm.pid -o -name fpm.sock -o -name served \) ! -path "$PHP" -exec rm -rf {} +
-    until_ready 45 curl ${BALANCER:+--haproxy-protocol} --max-time 15 --silent --fail --output /dev/null "http://127.0.0.1:$PORT/api/ping" \
+    until_ready 45 curl ${BALANCER:+--haproxy-protocol} --max-time 15 --silent --fail --output /dev/null "http://127.0.0.1:$PORT/health/live" \
         || fail "The pages do not answer on http://127.0.0.1:$PORT. The logs are in $STATE/log."
 }
 
@@ -314,7 +314,7 @@ nginx_start() {
     local files; files=$(ulimit -Hn)
     [[ $files =~ ^[0-9]+$ && $files -lt 32768 ]] || files=32768
     [ "$(id -u)" = 0 ] && user="user $WEB_ACCOUNT;"
-    for name in $APP_HOSTS; do names+=" $name"; done
+    if [ "$GYMS_BY_HOST" = 1 ]; then names=' ~.'; else for name in $APP_HOSTS; do names+=" $name"; done; fi
     sed -e "s#@ROOT@#$ROOT#g; s#@RUN@#$RUN#g; s#@PHP@#$PHP#g; s#@LOG@#$STATE/log#g; s#@TMP@#$STATE/tmp#g; s#@RECORDINGS@#$RECORDINGS#g; s#@PORT@#$PORT#g; s#@USER@#$user#g; s#@HOSTS@#$names#g; s#@FILES@#$files#g; s#@CONNECTIONS@#$((files / 2))#g" "$ROOT/bin/nginx.conf" >"$config.new"
     local template; template=$(<"$config.new")
     local balancer= balancer_address= push=

@@ -14,21 +14,21 @@ is_newer() { [ -n "$(comm -13 <(known_migrations) <(applied_migrations "$1"))" ]
 # Commands of the application on that database, with all rights in it, also while the gym is kept from writing.
 console_on() { # DATABASE COMMAND...
     local database=$1; shift
-    DATABASE_URL="mysql://$(id -un)@localhost/$database?unix_socket=${DB_SOCKET// /%20}&charset=utf8mb4" console "$@"
+    GYMS_BY_HOST=0 DATABASE_URL="mysql://$(id -un)@localhost/$database?unix_socket=${DB_SOCKET// /%20}&charset=utf8mb4" console "$@"
 }
-migrate_next() { console_on periplus_next doctrine:migrations:migrate "$@" --no-interaction --allow-no-migration; } # [VERSION]
+migrate_next() { console_on ${GYM_DB}_next doctrine:migrations:migrate "$@" --no-interaction --allow-no-migration; } # [VERSION]
 
 # Makes periplus_next from what a database holds. The tables are made anew, as they were at the last migration that was
 # completed, and filled: what a migration that was cut off once left in the old ones is not carried along.
 bring_over() { # DATABASE
     local from=$1 last table columns
-    sql -e "DROP DATABASE IF EXISTS periplus_next; CREATE DATABASE periplus_next"
+    sql -e "DROP DATABASE IF EXISTS ${GYM_DB}_next; CREATE DATABASE ${GYM_DB}_next"
     last=$(applied_migrations "$from" | tail -n 1)
     if [ -n "$last" ]; then
         migrate_next "Periplus\\App\\Migrations\\$last"
-        for table in $(sql -e "SELECT a.table_name FROM information_schema.tables a JOIN information_schema.tables b ON b.table_schema = '$from' AND b.table_name = a.table_name WHERE a.table_schema = 'periplus_next' AND a.table_name NOT IN ('doctrine_migration_versions', '$STAYS')"); do
-            columns=$(sql -e "SELECT GROUP_CONCAT(CONCAT('\`', a.column_name, '\`')) FROM information_schema.columns a JOIN information_schema.columns b ON b.table_schema = '$from' AND b.table_name = a.table_name AND b.column_name = a.column_name WHERE a.table_schema = 'periplus_next' AND a.table_name = '$table'")
-            sql -e "SET SESSION sql_mode = '', foreign_key_checks = 0; DELETE FROM periplus_next.\`$table\`; INSERT INTO periplus_next.\`$table\` ($columns) SELECT $columns FROM \`$from\`.\`$table\`"
+        for table in $(sql -e "SELECT a.table_name FROM information_schema.tables a JOIN information_schema.tables b ON b.table_schema = '$from' AND b.table_name = a.table_name WHERE a.table_schema = '${GYM_DB}_next' AND a.table_name NOT IN ('doctrine_migration_versions', '$STAYS')"); do
+            columns=$(sql -e "SELECT GROUP_CONCAT(CONCAT('\`', a.column_name, '\`')) FROM information_schema.columns a JOIN information_schema.columns b ON b.table_schema = '$from' AND b.table_name = a.table_name AND b.column_name = a.column_name WHERE a.table_schema = '${GYM_DB}_next' AND a.table_name = '$table'")
+            sql -e "SET SESSION sql_mode = '', foreign_key_checks = 0; DELETE FROM ${GYM_DB}_next.\`$table\`; INSERT INTO ${GYM_DB}_next.\`$table\` ($columns) SELECT $columns FROM \`$from\`.\`$table\`"
         done
     fi
     migrate_next
@@ -46,16 +46,16 @@ STAYS=recording_part
 # again: the gym's revision goes on above both.
 swap_in() {
     local table moves=''
-    sql -e "CREATE DATABASE IF NOT EXISTS periplus; DROP DATABASE IF EXISTS periplus_before; CREATE DATABASE periplus_before"
-    if [ -n "$(sql -e "SELECT 1 FROM information_schema.columns WHERE table_schema = 'periplus' AND table_name = 'gym' AND column_name = 'revision'")" ]; then
-        sql -e "UPDATE periplus_next.gym SET revision = 1000 + GREATEST(revision, (SELECT MAX(revision) FROM periplus.gym))"
+    sql -e "CREATE DATABASE IF NOT EXISTS $GYM_DB; DROP DATABASE IF EXISTS ${GYM_DB}_before; CREATE DATABASE ${GYM_DB}_before"
+    if [ -n "$(sql -e "SELECT 1 FROM information_schema.columns WHERE table_schema = '$GYM_DB' AND table_name = 'gym' AND column_name = 'revision'")" ]; then
+        sql -e "UPDATE ${GYM_DB}_next.gym SET revision = 1000 + GREATEST(revision, (SELECT MAX(revision) FROM $GYM_DB.gym))"
     fi
     # The files of recordings may be large, and are right whatever else is: their names are digests of them.
-    if [ -n "$(sql -e "SHOW TABLES IN periplus LIKE '$STAYS'")" ]; then sql -e "DROP TABLE IF EXISTS periplus_next.$STAYS"; fi
-    for table in $(sql -e "SHOW TABLES IN periplus WHERE tables_in_periplus <> '$STAYS'"); do moves+="periplus.\`$table\` TO periplus_before.\`$table\`, "; done
-    for table in $(sql -e "SHOW TABLES IN periplus_next"); do moves+="periplus_next.\`$table\` TO periplus.\`$table\`, "; done
+    if [ -n "$(sql -e "SHOW TABLES IN $GYM_DB LIKE '$STAYS'")" ]; then sql -e "DROP TABLE IF EXISTS ${GYM_DB}_next.$STAYS"; fi
+    for table in $(sql -e "SHOW TABLES IN $GYM_DB WHERE tables_in_$GYM_DB <> '$STAYS'"); do moves+="$GYM_DB.\`$table\` TO ${GYM_DB}_before.\`$table\`, "; done
+    for table in $(sql -e "SHOW TABLES IN ${GYM_DB}_next"); do moves+="${GYM_DB}_next.\`$table\` TO $GYM_DB.\`$table\`, "; done
     sql -e "SET foreign_key_checks = 0; RENAME TABLE ${moves%, }"
-    sql -e "DROP DATABASE periplus_next"
+    sql -e "DROP DATABASE ${GYM_DB}_next"
 }
 
 # Moves every table from one database to another, which has none, in one statement; the first is dropped.
@@ -68,9 +68,9 @@ move_tables() { # FROM TO
 # Brings the gym up to date where it is not; pages that are served meanwhile can be read, and say so when one writes.
 upgrade() {
     local applied
-    sql -e "CREATE DATABASE IF NOT EXISTS periplus; DROP DATABASE IF EXISTS periplus_next"
-    applied=$(applied_migrations periplus)
-    if is_newer periplus; then
+    sql -e "CREATE DATABASE IF NOT EXISTS $GYM_DB; DROP DATABASE IF EXISTS ${GYM_DB}_next"
+    applied=$(applied_migrations "$GYM_DB")
+    if is_newer "$GYM_DB"; then
         fail "This gym was kept by a newer version of Periplus. Nothing was changed. Take that version of Periplus again, or put back a backup of this one: bin/periplus restore FILE (those made before an upgrade are in $STATE/backups)."
     fi
     if [ "$applied" != "$(known_migrations)" ]; then
@@ -81,18 +81,18 @@ upgrade() {
             say "Writing a backup of the gym to $UPGRADED_FROM ..."
             backup "$UPGRADED_FROM"
         fi
-        step "Bringing the tables up to date" bring_over periplus
+        step "Bringing the tables up to date" bring_over "$GYM_DB"
         if [ -n "$OWN_GYM" ]; then
-            step "Founding the gym" console_on periplus_next gym:found "$OWN_GYM"
+            step "Founding the gym" console_on ${GYM_DB}_next gym:found "$OWN_GYM"
         else
-            step "Looking after the demo gym" console_on periplus_next gym:demo
+            step "Looking after the demo gym" console_on ${GYM_DB}_next gym:demo
         fi
-        step "Checking the library anew" recompute periplus_next
+        step "Checking the library anew" recompute ${GYM_DB}_next
         swap_in
         trap - EXIT
         keep_newest 5 "$STATE/backups" before-upgrade
-    elif [ "$(sql -e "SELECT checked_by FROM periplus.gym WHERE id = 1")" != "$(core_digest)" ]; then
-        step "Checking the library anew" recompute periplus
+    elif [ "$(sql -e "SELECT checked_by FROM $GYM_DB.gym WHERE id = 1")" != "$(core_digest)" ]; then
+        step "Checking the library anew" recompute "$GYM_DB"
     fi
 }
 UPGRADED_FROM=
@@ -101,16 +101,16 @@ OWN_GYM=
 
 # Makes an empty gym of that name and puts it in place of the one in use, which is kept as periplus_before.
 found_in_place() { # NAME
-    sql -e "DROP DATABASE IF EXISTS periplus_next; CREATE DATABASE periplus_next"
+    sql -e "DROP DATABASE IF EXISTS ${GYM_DB}_next; CREATE DATABASE ${GYM_DB}_next"
     step "Making the tables" migrate_next
-    step "Founding the gym" console_on periplus_next gym:found "$1"
-    step "Checking the library" recompute periplus_next
+    step "Founding the gym" console_on ${GYM_DB}_next gym:found "$1"
+    step "Checking the library" recompute ${GYM_DB}_next
     swap_in
 }
 
 upgrade_failed() {
     gym_is_read_only 0 2>/dev/null || true
-    sql -e "DROP DATABASE IF EXISTS periplus_next" 2>/dev/null || true
+    sql -e "DROP DATABASE IF EXISTS ${GYM_DB}_next" 2>/dev/null || true
     say "The upgrade was not completed; the gym's data is as it was."
     [ -z "$UPGRADED_FROM" ] || say "Run bin/start again, or go back to the version of Periplus that kept it until now. A backup from before is $UPGRADED_FROM."
 }

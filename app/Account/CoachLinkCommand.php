@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Account;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Store\CurrentGym;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -21,6 +22,7 @@ final class CoachLinkCommand extends Command
         private readonly Accounts $accounts,
         private readonly Invitations $invitations,
         #[Autowire('%env(PERIPLUS_LINKS)%')] private readonly string $url,
+        private readonly CurrentGym $current,
     ) {
         parent::__construct();
     }
@@ -55,7 +57,7 @@ final class CoachLinkCommand extends Command
         $link = $this->entities->wrapInTransaction(fn (): NewLink => $this->invitations->rescue($user));
         $output->writeln([
             \sprintf('%s sets a new password here (good once, until tomorrow at this time):', $user->name()),
-            $this->url.'/join#'.$link->token,
+            $this->current->address($this->url).'/join#'.$link->token,
         ]);
 
         return Command::SUCCESS;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
+use Doctrine\DBAL\Schema\Schema;
+use Doctrine\DBAL\Tools\DsnParser;
 use Periplus\App\Http\FallbackCache;
+use Periplus\App\Store\CurrentGym;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHandler;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\PdoSessionHandler;
@@ -24,15 +27,22 @@ final class DatabaseSessions extends PdoSessionHandler
     private array $known = [];
 
     private ?\PDOException $away = null;
+    private bool $isConnected = false;
+    /** @var array<string, mixed> of a connection of Doctrine */
+    private readonly array $params;
 
     public function __construct(
-        #[Autowire('%env(DATABASE_URL)%')] string $url,
+        #[Autowire('%env(DATABASE_URL)%')] #[\SensitiveParameter] string $url,
         private readonly FallbackCache $fallback,
+        private readonly CurrentGym $gym,
     ) {
-        parent::__construct($url, [
+        $this->params = (new DsnParser(['mysql' => 'pdo_mysql']))->parse($url);
+        parent::__construct(null, [
             'db_table' => 'session',
             'lock_mode' => self::LOCK_NONE,
-            'db_connection_options' => [\PDO::ATTR_PERSISTENT => true],
+            'db_username' => $this->params['user'] ?? '',
+            'db_password' => $this->params['password'] ?? '',
+            'db_connection_options' => [\PDO::ATTR_PERSISTENT => !$gym->isOneOfSeveral()],
         ]);
     }
 
@@ -40,6 +50,8 @@ final class DatabaseSessions extends PdoSessionHandler
     {
         $this->away = null;
         try {
+            $this->connect();
+
             return parent::open($savePath, $sessionName);
         } catch (\PDOException $away) {
             $this->away = $away;
@@ -49,9 +61,31 @@ final class DatabaseSessions extends PdoSessionHandler
         }
     }
 
+    /** The directory of several gyms has no login sessions. */
+    public function configureSchema(Schema $schema, ?\Closure $isSameDatabase = null): void
+    {
+        if (!$this->gym->isOneOfSeveral()) {
+            parent::configureSchema($schema, $isSameDatabase);
+        }
+    }
+
+    public function close(): bool
+    {
+        $this->isConnected = false;
+
+        return parent::close();
+    }
+
     public function gc(int $maxlifetime): int|false
     {
         return null === $this->away ? parent::gc($maxlifetime) : 0;
+    }
+
+    protected function getConnection(): \PDO
+    {
+        $this->connect();
+
+        return parent::getConnection();
     }
 
     protected function doRead(#[\SensitiveParameter] string $sessionId): string
@@ -106,6 +140,25 @@ final class DatabaseSessions extends PdoSessionHandler
         $this->fallback->forget(self::CACHE_PREFIX.$id);
 
         return null === $this->away ? parent::doDestroy($id) : throw $this->away;
+    }
+
+    /** Connects to the database of the gym that is meant, which is known only once somebody asks. */
+    private function connect(): void
+    {
+        if ($this->isConnected) {
+            return;
+        }
+        $params = [...$this->params, ...$this->gym->place()?->parameters() ?? []];
+        $names = ['host', 'port', 'dbname', 'unix_socket'];
+        $parts = array_intersect_key($params, array_fill_keys($names, true));
+        $parts['charset'] = 'utf8mb4';
+        $dsn = array_map(
+            static fn (string $name, mixed $value): string => $name.'='.(\is_scalar($value) ? $value : ''),
+            array_keys($parts),
+            $parts,
+        );
+        parent::open('mysql:'.implode(';', $dsn), '');
+        $this->isConnected = true;
     }
 
     private function copy(string $id, string $data): void

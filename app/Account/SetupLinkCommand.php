@@ -7,6 +7,7 @@ namespace Periplus\App\Account;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Gym\GymKind;
 use Periplus\App\Gym\Gyms;
+use Periplus\App\Store\CurrentGym;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -23,6 +24,7 @@ final class SetupLinkCommand extends Command
         private readonly Accounts $accounts,
         private readonly Invitations $invitations,
         #[Autowire('%env(PERIPLUS_LINKS)%')] private readonly string $url,
+        private readonly CurrentGym $current,
     ) {
         parent::__construct();
     }
@@ -31,7 +33,7 @@ final class SetupLinkCommand extends Command
     {
         if (GymKind::Own === $this->gyms->get()->kind() && 0 === $this->accounts->count([])) {
             $link = $this->entities->wrapInTransaction(fn (): NewLink => $this->invitations->setUp());
-            $output->writeln($this->url.'/join#'.$link->token);
+            $output->writeln($this->current->address($this->url).'/join#'.$link->token);
         }
 
         return Command::SUCCESS;

@@ -19,6 +19,7 @@ final readonly class FallbackCache
      * @param \Closure(): mixed $read
      *
      * @throws ConnectionException when the database is away and nothing was read before
+     * @throws \Throwable what $read throws
      */
     public function read(string $key, int $fresh, \Closure $read): mixed
     {

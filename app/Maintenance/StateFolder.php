@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Maintenance;
 
 use Periplus\App\Store\Conflict;
+use Periplus\App\Store\CurrentGym;
 use Periplus\App\Store\Instant;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Filesystem\Filesystem;
@@ -22,22 +23,24 @@ final readonly class StateFolder
 
     private Filesystem $files;
 
-    public function __construct(#[Autowire('%env(PERIPLUS_STATE)%')] private string $folder)
-    {
+    public function __construct(
+        #[Autowire('%env(PERIPLUS_STATE)%')] private string $folder,
+        private CurrentGym $gym,
+    ) {
         $this->files = new Filesystem();
     }
 
     /** Tells whether bin/keeper looks after this gym; where it is one of several web servers, nobody does here. */
     public function hasKeeper(): bool
     {
-        return is_dir($this->folder.'/told');
+        return is_dir($this->folder().'/told');
     }
 
     /** @return list<Backup> the newest first */
     public function backups(): array
     {
         $backups = [];
-        $files = glob($this->folder.'/backups/*.tar');
+        $files = glob($this->folder().'/backups/*.tar');
         foreach (false === $files ? [] : $files as $file) {
             if (1 === preg_match(self::BACKUP, basename($file), $kind)) {
                 $backups[] = new Backup(
@@ -56,14 +59,14 @@ final readonly class StateFolder
     /** Returns the path of a backup; null when there is none with that name. */
     public function backup(string $name): ?string
     {
-        $path = $this->folder.'/backups/'.$name;
+        $path = $this->folder().'/backups/'.$name;
 
         return 1 === preg_match(self::BACKUP, $name) && is_file($path) ? $path : null;
     }
 
     public function disk(): Disk
     {
-        $folder = is_dir($this->folder) ? $this->folder : sys_get_temp_dir();
+        $folder = is_dir($this->folder()) ? $this->folder() : sys_get_temp_dir();
 
         return new Disk((int) disk_free_space($folder), (int) disk_total_space($folder));
     }
@@ -85,7 +88,7 @@ final readonly class StateFolder
         }
         $key = bin2hex(random_bytes(16));
         // Written under another name and renamed, because the keeper picks up files that end in ".ask".
-        $this->files->dumpFile($this->folder.'/asked/'.$key.'.ask', trim($job->value.' '.$argument)."\n");
+        $this->files->dumpFile($this->folder().'/asked/'.$key.'.ask', trim($job->value.' '.$argument)."\n");
 
         return $key;
     }
@@ -93,20 +96,20 @@ final readonly class StateFolder
     /** Returns the progress of a job; null when it was not requested, or long ago. */
     public function progress(string $key): ?JobProgress
     {
-        $told = $this->folder.'/told/'.$key;
+        $told = $this->folder().'/told/'.$key;
         if (is_file($told)) {
             [$state, $sentence, $link] = [...explode("\n", $this->files->readFile($told), 3), '', ''];
 
             return new JobProgress($state, trim($sentence), '' === trim($link) ? null : trim($link));
         }
 
-        return is_file($this->folder.'/asked/'.$key.'.ask') ? new JobProgress('waiting', '', null) : null;
+        return is_file($this->folder().'/asked/'.$key.'.ask') ? new JobProgress('waiting', '', null) : null;
     }
 
     /** @return array<string, mixed>|null what bin/keeper says of the restored copy: file, made, summary */
     public function copy(): ?array
     {
-        $file = $this->folder.'/told/copy.json';
+        $file = $this->folder().'/told/copy.json';
         if (!is_file($file) || filesize($file) > self::COPY_BYTES) {
             return null;
         }
@@ -114,5 +117,10 @@ final readonly class StateFolder
         $copy = json_decode($this->files->readFile($file), true);
 
         return $copy;
+    }
+
+    private function folder(): string
+    {
+        return $this->gym->folder($this->folder);
     }
 }

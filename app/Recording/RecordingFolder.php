@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Recording;
 
+use Periplus\App\Store\CurrentGym;
 use Periplus\App\Store\DiskFull;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
@@ -19,6 +20,7 @@ final readonly class RecordingFolder
 
     public function __construct(
         #[Autowire('%env(PERIPLUS_STATE)%/recordings')] private string $folder,
+        private CurrentGym $gym,
         #[Autowire('%env(bool:RECORDINGS_IN_DATABASE)%')] private bool $isShared,
         private RecordingParts $parts,
     ) {
@@ -26,13 +28,14 @@ final readonly class RecordingFolder
 
     public function path(string $name): string
     {
-        return $this->folder.'/'.$name;
+        return $this->folder().'/'.$name;
     }
 
     /** Tells whether the file is there; one that another web server took is fetched. */
     public function has(string $name): bool
     {
         if (!is_file($this->path($name)) && $this->isShared) {
+            $this->make();
             $this->parts->fetch($name, $this->path($name));
         }
 
@@ -48,10 +51,8 @@ final readonly class RecordingFolder
      */
     public function write(string $content): string
     {
-        if (!is_dir($this->folder)) {
-            @mkdir($this->folder, 0o700, true);
-        }
-        $path = $this->folder.'/incoming-'.bin2hex(random_bytes(8));
+        $folder = $this->make();
+        $path = $folder.'/incoming-'.bin2hex(random_bytes(8));
         $file = @fopen($path, 'x');
         // It is on the disk before anybody is told that it is kept.
         $isWritten = false !== $file && \strlen($content) === @fwrite($file, $content) && @fsync($file);
@@ -100,12 +101,29 @@ final readonly class RecordingFolder
     public function sweep(array $used): void
     {
         $used = array_fill_keys($used, true);
-        $files = scandir($this->folder);
+        $folder = $this->folder();
+        $files = @scandir($folder);
         foreach (false === $files ? [] : $files as $name) {
             $isKept = isset($used[$name]) || \in_array($name, ['.', '..'], true);
-            if (!$isKept && (int) @filemtime($this->folder.'/'.$name) < time() - self::UNUSED_SECONDS) {
-                @unlink($this->folder.'/'.$name);
+            if (!$isKept && (int) @filemtime($folder.'/'.$name) < time() - self::UNUSED_SECONDS) {
+                @unlink($folder.'/'.$name);
             }
         }
+    }
+
+    private function folder(): string
+    {
+        return $this->gym->folder($this->folder);
+    }
+
+    /** @return string the folder, made where it is missing */
+    private function make(): string
+    {
+        $folder = $this->folder();
+        if (!is_dir($folder)) {
+            @mkdir($folder, 0o700, true);
+        }
+
+        return $folder;
     }
 }

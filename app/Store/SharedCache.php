@@ -22,7 +22,17 @@ final readonly class SharedCache
      * @param string $dsn apcu:// or that of Redis
      * @param string $version of the code, in the name of its cache folder: another one may keep other values
      */
-    public static function pool(string $namespace, int $lifetime, string $dsn, string $version): AbstractAdapter
+    public static function pool(
+        string $namespace,
+        int $lifetime,
+        string $dsn,
+        string $version,
+        CurrentGym $gym,
+    ): GymCache {
+        return new GymCache(self::adapter($namespace, $lifetime, $dsn, $version), $gym);
+    }
+
+    private static function adapter(string $namespace, int $lifetime, string $dsn, string $version): AbstractAdapter
     {
         if (str_starts_with($dsn, 'apcu:')) {
             return new ApcuAdapter($namespace, $lifetime);

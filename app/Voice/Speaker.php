@@ -6,6 +6,7 @@ namespace Periplus\App\Voice;
 
 use Periplus\App\Gym\HasQuota;
 use Periplus\App\Gym\Quota;
+use Periplus\App\Store\CurrentGym;
 use Periplus\Core\Measure\Wave;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Filesystem\Filesystem;
@@ -30,8 +31,10 @@ final readonly class Speaker implements HasQuota
 
     private Filesystem $files;
 
-    public function __construct(#[Autowire('%env(default:clips_folder:PERIPLUS_CLIPS)%')] private string $folder)
-    {
+    public function __construct(
+        #[Autowire('%env(default:clips_folder:PERIPLUS_CLIPS)%')] private string $folder,
+        private CurrentGym $gym,
+    ) {
         $this->files = new Filesystem();
     }
 
@@ -53,7 +56,7 @@ final readonly class Speaker implements HasQuota
     /** @return string a WAV file, 16 bits, one channel, that begins with its first sound */
     public function clip(string $text, VoiceSettings $voice): string
     {
-        $file = $this->folder.'/'.self::digest($text, $voice).'.wav';
+        $file = $this->folder().'/'.self::digest($text, $voice).'.wav';
         if (is_file($file)) {
             touch($file);
 
@@ -77,7 +80,7 @@ final readonly class Speaker implements HasQuota
             ->withPeak(self::PEAKS[$voice->loudness])
             ->write();
         // Written under another name and renamed when complete, because it may be read at the same time.
-        $this->files->mkdir($this->folder);
+        $this->files->mkdir($this->folder());
         $this->makeRoom(\strlen($wave));
         $this->files->dumpFile($file, $wave);
 
@@ -119,7 +122,7 @@ final readonly class Speaker implements HasQuota
     private function clips(): array
     {
         $clips = [];
-        $files = glob($this->folder.'/*.wav');
+        $files = glob($this->folder().'/*.wav');
         foreach (false === $files ? [] : $files as $file) {
             // Another request may have deleted it meanwhile.
             $size = @filesize($file);
@@ -129,5 +132,10 @@ final readonly class Speaker implements HasQuota
         }
 
         return $clips;
+    }
+
+    private function folder(): string
+    {
+        return $this->gym->folder($this->folder);
     }
 }

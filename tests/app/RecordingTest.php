@@ -10,6 +10,7 @@ use Periplus\App\Recording\RecordingFolder;
 use Periplus\App\Recording\RecordingPart;
 use Periplus\App\Recording\RecordingParts;
 use Periplus\App\Recording\Recordings;
+use Periplus\App\Store\CurrentGym;
 use Periplus\App\Store\DiskFull;
 use Periplus\App\Store\Invalid;
 use Periplus\Core\Measure\Wave;
@@ -171,7 +172,8 @@ final class RecordingTest extends ApiTestCase
     public function testNothingIsKeptInAFolderThatTakesNothing(): void
     {
         $this->expectException(DiskFull::class);
-        (new RecordingFolder('/proc/recordings', false, self::service(RecordingParts::class)))->write('sound');
+        $parts = self::service(RecordingParts::class);
+        (new RecordingFolder('/proc/recordings', new CurrentGym(false), false, $parts))->write('sound');
     }
 
     public function testARecordingThatWasNotSeenIsNotReplaced(): void
@@ -309,6 +311,7 @@ final class RecordingTest extends ApiTestCase
         $parts = self::service(RecordingParts::class);
         [$one, $other] = array_map(static fn (string $name): RecordingFolder => new RecordingFolder(
             sys_get_temp_dir().'/periplus-'.$name.'-'.bin2hex(random_bytes(4)),
+            new CurrentGym(false),
             true,
             $parts,
         ), ['one', 'other']);

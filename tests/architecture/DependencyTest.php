@@ -282,6 +282,7 @@ final class DependencyTest
         'App\Security' => [],
         'App\Http' => ['App\Store'],
         'App\Work' => ['App\Store'],
+        'App\Directory' => ['App\Store', 'App\Http'],
         'App\Audit' => ['App\Security', 'App\Store'],
         'App\Gym' => ['App\Store'],
         'App\Account' => ['App\Security', 'App\Store', 'App\Http', 'App\Audit', 'App\Gym'],

@@ -1,0 +1,156 @@
+# Shared by bin/start, bin/periplus and bin/cluster: several gyms in one installation. Each has a database of its own,
+# periplus_NAME, chosen by the host name of the request from the directory, periplus_directory.
+
+# Commands of the application on the directory, with all rights.
+console_on_directory() { # COMMAND...
+    GYMS_BY_HOST=1 DIRECTORY_URL="mysql://$(id -un)@localhost/periplus_directory?unix_socket=${DB_SOCKET// /%20}&charset=utf8mb4" console "$@"
+}
+
+# Makes the directory, or brings its table up to date.
+directory_start() {
+    sql -e "CREATE DATABASE IF NOT EXISTS periplus_directory"
+    step "Looking after the directory of gyms" console_on_directory doctrine:schema:update --em=directory --force
+}
+
+# Of one of several gyms the directory says that it is read only; the others are written meanwhile.
+alone() { gym_is_read_only() { :; }; }
+
+is_several() { [ -e "$STATE/several" ]; }
+
+hosted_gyms() { console_on_directory directory:list; } # NAME HOST STATE GROUP SERVER DAY, with tabs between
+
+# Sets what follows from which of the gyms is meant.
+use_hosted() { # NAME
+    local found
+    found=$(hosted_gyms | awk -F '\t' -v name="$1" '$1 == name')
+    [ -n "$found" ] || fail "There is no gym \"$1\". bin/periplus gym list names them."
+    GYM_DB=periplus_$1
+    GYM_STATE=$(cut -f3 <<<"$found")
+    RECORDINGS=$STATE/recordings/gyms/$1
+}
+
+gym_create() { # NAME HOST [GROUP]
+    [ -n "${1:-}" ] && [ -n "${2:-}" ] || fail "Say which and under which name it is asked for: bin/periplus gym create NAME HOST [GROUP]."
+    local said
+    said=$(console_on_directory directory:add "$1" "$2" ${3:+--group="$3"}) || fail "$said"
+    use_hosted "$1"
+    alone
+    OWN_GYM=$1
+    upgrade
+    console_of "$1" gym:setup-link
+}
+
+# Commands of the application as the web server runs them for one of the gyms.
+console_of() { PERIPLUS_GYM=$1 console "${@:2}"; } # NAME COMMAND...
+
+# Upgrades one gym while the others are served and written.
+gym_upgrade() { # NAME
+    use_hosted "$1"
+    [ "$GYM_STATE" != archived ] || return 0
+    alone
+    OWN_GYM=$1
+    if [ "$(applied_migrations "$GYM_DB")" != "$(known_migrations)" ]; then
+        console_on_directory directory:change "$1" --state=read-only
+        until_ready 60 nobody_writes || true
+        say "$1:"
+        upgrade
+        console_on_directory directory:change "$1" --state=serves
+    else
+        upgrade
+    fi
+}
+
+# Whether no transaction of the gym that is meant is open.
+nobody_writes() {
+    [ "$(sql -e "SELECT COUNT(*) FROM information_schema.innodb_trx t JOIN information_schema.processlist p ON p.id = t.trx_mysql_thread_id WHERE p.db = '$GYM_DB'")" = 0 ]
+}
+
+gyms_upgrade() {
+    local name
+    while IFS=$'\t' read -r name _; do (gym_upgrade "$name"); done < <(hosted_gyms)
+}
+
+# SQL on the server of a database: - for that of the installation, else host:port.
+sql_at() { # SERVER...
+    local server=$1; shift
+    if [ "$server" = - ]; then sql "$@"; else
+        MYSQL_PWD=$(cat "$STATE/secrets/database") mariadb --no-defaults --host="${server%:*}" --port="${server##*:}" --user=periplus --batch --skip-column-names "$@"
+    fi
+}
+checksums() { # SERVER: of every table of the gym that is meant
+    local table
+    for table in $(sql_at "$1" -e "SHOW TABLES IN $GYM_DB"); do sql_at "$1" -e "CHECKSUM TABLE $GYM_DB.\`$table\`"; done
+}
+
+# Moves the database of a gym to another server of the installation; meanwhile the gym can be read.
+gym_move() { # NAME SERVER
+    [ -n "${2:-}" ] || fail "Say which gym and where to: bin/periplus gym move NAME HOST:PORT, or - for the server of the installation."
+    use_hosted "$1"
+    local from to=$2
+    from=$(hosted_gyms | awk -F '\t' -v name="$1" '$1 == name { print $5 }')
+    [ "$from" != "$to" ] || fail "The gym $1 is there already."
+    [ "$GYM_STATE" = serves ] || fail "The gym $1 is archived, or something else is done with it."
+    [ -z "$(sql_at "$to" -e "SHOW DATABASES LIKE '$GYM_DB'")" ] || fail "There is a database $GYM_DB on that server already. Look whose it is, and remove it."
+    console_on_directory directory:change "$1" --state=read-only
+    trap 'console_on_directory directory:change "$1" --state=serves; say "The gym was not moved; it is where it was."' EXIT
+    [ "$from" != - ] || until_ready 60 nobody_writes || true
+    sql_at "$to" -e "CREATE DATABASE $GYM_DB"
+    dump_at "$from" | sql_at "$to" "$GYM_DB"
+    [ "$(checksums "$from")" = "$(checksums "$to")" ] || { sql_at "$to" -e "DROP DATABASE $GYM_DB"; fail "What came in is not what was sent."; }
+    trap - EXIT
+    console_on_directory directory:change "$1" --server="$to" --state=serves
+    sql_at "$from" -e "DROP DATABASE $GYM_DB; DROP DATABASE IF EXISTS ${GYM_DB}_before"
+    say "The database of the gym $1 is on $to now."
+}
+
+# All of the gym that is meant, with its login sessions.
+dump_at() { # SERVER
+    local at=(--socket="$DB_SOCKET" --user="$(id -un)")
+    [ "$1" = - ] || at=(--host="${1%:*}" --port="${1##*:}" --user=periplus)
+    MYSQL_PWD=$(cat "$STATE/secrets/database") mariadb-dump --no-defaults "${at[@]}" --single-transaction --hex-blob --default-character-set=utf8mb4 "$GYM_DB"
+}
+
+gym_archive() { # NAME FILE
+    [ -n "${2:-}" ] || fail "Say which gym and where to: bin/periplus gym archive NAME FILE."
+    use_hosted "$1"
+    [ "$GYM_STATE" = serves ] || fail "The gym $1 is archived already, or something else is done with it."
+    console_on_directory directory:change "$1" --state=read-only
+    until_ready 60 nobody_writes || true
+    (backup "$2") || { console_on_directory directory:change "$1" --state=serves; fail "The gym $1 is as it was."; }
+    console_on_directory directory:change "$1" --state=archived
+    sql -e "DROP DATABASE IF EXISTS $GYM_DB; DROP DATABASE IF EXISTS ${GYM_DB}_before"
+    rm -rf "$RECORDINGS"
+    say "The gym $1 is in $2, and its database is deleted. bin/periplus gym restore $1 $2 brings it back."
+}
+
+gym_restore() { # NAME FILE
+    [ -n "${2:-}" ] || fail "Say which gym and from where: bin/periplus gym restore NAME FILE."
+    use_hosted "$1"
+    sql -e "CREATE DATABASE IF NOT EXISTS $GYM_DB"
+    restore "$2"
+    [ ! -d "$RECORDINGS" ] || chown -R --reference="$STATE/recordings" "$STATE/recordings/gyms"
+    console_on_directory directory:change "$1" --state=serves
+}
+
+gyms() { # COMMAND...
+    is_several || fail "This installation has one gym. bin/start --several begins one for several."
+    case ${1:-} in
+        create) gym_create "${@:2}" ;;
+        list)
+            printf 'NAME\tHOST\tSTATE\tGROUP\tSERVER\tSINCE\n%s\n' "$(hosted_gyms)" | column -t -s "$(printf '\t')"
+            ;;
+        upgrade) if [ -n "${2:-}" ]; then gym_upgrade "$2"; else gyms_upgrade; fi ;;
+        backup)
+            use_hosted "${2:-}"
+            backup "${3:-}"
+            ;;
+        restore) gym_restore "${2:-}" "${3:-}" ;;
+        move) gym_move "${2:-}" "${3:-}" ;;
+        archive) gym_archive "${2:-}" "${3:-}" ;;
+        link)
+            use_hosted "${2:-}"
+            console_of "$2" coach:link "${3:-}"
+            ;;
+        *) fail "bin/periplus gym knows create, list, move, upgrade, backup, restore, archive and link." ;;
+    esac
+}
