@@ -62,11 +62,9 @@ final class DatabaseSessions extends PdoSessionHandler
     }
 
     /** The directory of several gyms has no login sessions. */
-    public function configureSchema(Schema $schema, ?\Closure $isSameDatabase = null): void
+    public function configureSchema(Schema $schema, ?\Closure $isSameDatabase = null): Schema
     {
-        if (!$this->gym->isOneOfSeveral()) {
-            parent::configureSchema($schema, $isSameDatabase);
-        }
+        return $this->gym->isOneOfSeveral() ? $schema : parent::configureSchema($schema, $isSameDatabase);
     }
 
     public function close(): bool

@@ -17,6 +17,8 @@ use Symfony\Component\Console\Output\OutputInterface;
 final class AddGymCommand extends Command
 {
     private const MAX_GROUP_LENGTH = 60;
+    /** Databases beside those of the gyms have these names. */
+    private const RESERVED = ['before', 'benchmark', 'copy', 'directory', 'incoming', 'next', 'test'];
 
     public function __construct(private readonly HostedGyms $gyms, private readonly ClockInterface $clock)
     {
@@ -38,6 +40,7 @@ final class AddGymCommand extends Command
         $problem = match (true) {
             1 !== preg_match(HostedGym::NAME, $name) => 'The name of a gym has 1 to 30 lower case letters and digits, '
                 .'and begins with a letter.',
+            \in_array($name, self::RESERVED, true) => \sprintf('No gym can have the name “%s”. Choose another.', $name),
             1 !== preg_match(HostedGym::HOST, $host) => \sprintf('“%s” is not a host name in lower case.', $host),
             null !== $this->gyms->named($name) => \sprintf('There is a gym “%s” already.', $name),
             null !== $this->gyms->withHost($host) => \sprintf('Another gym is asked for as %s already.', $host),
