@@ -92,7 +92,8 @@ gym_move() { # NAME SERVER
     [ "$GYM_STATE" = serves ] || fail "The gym $1 is archived, or something else is done with it."
     [ -z "$(sql_at "$to" -e "SHOW DATABASES LIKE '$GYM_DB'")" ] || fail "There is a database $GYM_DB on that server already. Look whose it is, and remove it."
     console_on_directory directory:change "$1" --state=read-only
-    trap 'console_on_directory directory:change "$1" --state=serves; say "The gym was not moved; it is where it was."' EXIT
+    # The name is put in now: when the trap runs, the function has ended.
+    trap "console_on_directory directory:change $1 --state=serves; say 'The gym was not moved; it is where it was.'" EXIT
     [ "$from" != - ] || until_ready 60 nobody_writes || true
     sql_at "$to" -e "CREATE DATABASE $GYM_DB"
     dump_at "$from" | sql_at "$to" "$GYM_DB"

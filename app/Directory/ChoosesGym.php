@@ -40,7 +40,7 @@ final readonly class ChoosesGym
             throw new ApiProblem(421, 'unknown-gym', t('There is no gym under this name.'));
         }
         if (HostedState::Archived === $found->state) {
-            throw new ApiProblem(410, 'gym-archived', t('This gym was archived. Ask whoever ran it.'));
+            throw new ApiProblem(410, 'gym-archived', t('This gym has been archived. Ask who runs this server.'));
         }
         if (HostedState::ReadOnly === $found->state && !$request->isMethodSafe()) {
             throw new ApiProblem(

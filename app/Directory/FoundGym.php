@@ -6,7 +6,7 @@ namespace Periplus\App\Directory;
 
 use Periplus\App\Store\GymPlace;
 
-/** What the directory says of a gym, as it is kept for a moment. */
+/** The entry of a gym in the directory, as requests cache it for two seconds. */
 final readonly class FoundGym
 {
     public function __construct(public GymPlace $place, public HostedState $state)

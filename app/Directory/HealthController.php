@@ -35,7 +35,7 @@ final readonly class HealthController
         return new Response(status: 204);
     }
 
-    /** The cache may be away: everything goes on without it. */
+    /** Answers 200 also while the cache is away, since everything works without it, and 503 without the database. */
     #[Route('/health/ready', methods: 'GET')]
     public function ready(): JsonResponse
     {

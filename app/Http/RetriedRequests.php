@@ -28,9 +28,11 @@ use Symfony\Component\HttpKernel\TerminableInterface;
 #[AsDecorator('http_kernel')]
 final class RetriedRequests implements HttpKernelInterface, TerminableInterface
 {
-    private const MAX_DEADLOCKS = 8;
-    /** Wait before it is tried again, in s: random up to this for each try before, so that two do not meet again. */
+    /** Fewer than the tries to sign in that a minute allows, since each counts as one: see framework.yaml. */
+    private const MAX_TRIES = 6;
+    /** Wait after a deadlock, in s: random up to this for each try before, so that two do not meet again. */
     private const DEADLOCK_WAIT_SECONDS = 0.02;
+    /** Wait for another node, in s; twice as long after each try. */
     private const AWAY_WAIT_SECONDS = 0.2;
 
     private ?DatabaseFailure $failure = null;
@@ -84,13 +86,17 @@ final class RetriedRequests implements HttpKernelInterface, TerminableInterface
     /** @return float|null how long to wait until the next try, in s; null when there is none */
     private function wait(int $try, float $until): ?float
     {
-        if (null === $this->failure || $this->outcome->isWritten() || $this->outcome->isUnknown()) {
+        $isDone = $this->outcome->isWritten() || $this->outcome->isUnknown();
+        if (null === $this->failure || $isDone || $try >= self::MAX_TRIES) {
             return null;
         }
         if ($this->failure->isDeadlock()) {
-            return $try < self::MAX_DEADLOCKS ? $try * self::DEADLOCK_WAIT_SECONDS * random_int(1, 100) / 100 : null;
+            return $try * self::DEADLOCK_WAIT_SECONDS * random_int(1, 100) / 100;
         }
+        $left = $until - microtime(true);
 
-        return $this->failure->isAway() && microtime(true) < $until ? self::AWAY_WAIT_SECONDS : null;
+        return $this->failure->isAway() && $left > 0
+            ? min($left, self::AWAY_WAIT_SECONDS * 2 ** ($try - 1))
+            : null;
     }
 }

@@ -30,7 +30,7 @@ final readonly class StateFolder
         $this->files = new Filesystem();
     }
 
-    /** Tells whether bin/keeper looks after this gym; where it is one of several web servers, nobody does here. */
+    /** Tells whether bin/keeper makes the backups of this gym; behind several web servers an administrator does. */
     public function hasKeeper(): bool
     {
         return is_dir($this->folder().'/told');
@@ -83,7 +83,7 @@ final readonly class StateFolder
         if (!$this->hasKeeper()) {
             throw new Conflict(
                 'no-keeper',
-                t('Whoever runs the servers of this gym makes its backups and puts them back. Ask them.'),
+                t('Backups of this gym are made and restored by the people who run its servers. Ask them.'),
             );
         }
         $key = bin2hex(random_bytes(16));

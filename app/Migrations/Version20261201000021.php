@@ -7,7 +7,7 @@ namespace Periplus\App\Migrations;
 use Doctrine\DBAL\Schema\Schema;
 use Doctrine\Migrations\AbstractMigration;
 
-/** An upgrade keeps this table as it is, since it may be large: see swap_in in bin/upgrade.sh. */
+/** The table may be large, so upgrades do not copy it: see swap_in in bin/upgrade.sh. */
 final class Version20261201000021 extends AbstractMigration
 {
     public function getDescription(): string

@@ -32,6 +32,7 @@ final class RecordingFilesCommand extends Command
         foreach ($this->recordings->all() as $recording) {
             $name = $recording->fileName();
             if ('folder' === $input->getArgument('to')) {
+                // Fetches it where it is missing.
                 $this->folder->has($name);
             } elseif (is_file($this->folder->path($name)) && !$this->parts->has($name)) {
                 $this->parts->store($name, $this->folder->path($name));

@@ -40,7 +40,7 @@ final class RecordingParts extends ServiceEntityRepository
         });
     }
 
-    /** Writes a stored file to a path; whoever reads meanwhile finds nothing or all of it. */
+    /** Writes a stored file to a path, under another name until it is complete. */
     public function fetch(string $name, string $path): void
     {
         $incoming = $path.'.'.bin2hex(random_bytes(4));

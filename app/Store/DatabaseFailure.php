@@ -9,7 +9,7 @@ use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\DBAL\Exception\LockWaitTimeoutException;
 use Doctrine\DBAL\Exception\RetryableException;
 
-/** A database error as far as it matters to whoever asked: whether it will pass, and what can be done. */
+/** Classifies an error of the database: a deadlock, a lost connection, a full disk, or read-only. */
 final readonly class DatabaseFailure
 {
     /**

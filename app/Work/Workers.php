@@ -10,7 +10,7 @@ use Symfony\Component\Messenger\Exception\HandlerFailedException;
 use Symfony\Component\Messenger\MessageBusInterface;
 
 /**
- * Has slow work done: by workers where there are any (bin/periplus work), otherwise by the requests of the page that
+ * Has slow work done: by workers where there are any (bin/worker), otherwise by the requests of the page that
  * waits for it, one part in each. Both do the same parts; what is done survives either.
  */
 final readonly class Workers

@@ -61,7 +61,7 @@ final class RetriedRequestsTest extends ApiTestCase
     public function testItEndsWhenEveryTryIsRefused(): void
     {
         self::assertSame(503, $this->handle(100, self::DEADLOCK)->getStatusCode());
-        self::assertCount(8, $this->handled);
+        self::assertCount(6, $this->handled);
     }
 
     public function testNothingIsRepeatedOnceSomethingIsStored(): void

@@ -135,7 +135,7 @@ function BackupsElsewhere() {
         <Trans>Backups</Trans>
       </h2>
       <p>
-        <Trans>Whoever runs the servers of this gym makes its backups and puts them back. Ask them.</Trans>
+        <Trans>Backups of this gym are made and restored by the people who run its servers. Ask them.</Trans>
       </p>
     </section>
   );
