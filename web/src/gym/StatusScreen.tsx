@@ -225,18 +225,22 @@ function Server({ status }: { status: Status }) {
         <dd>
           {amount(status.database.bytes)}, <span translate="no">{status.database.version}</span>
         </dd>
-        <dt>
-          <Trans>Last backup</Trans>
-        </dt>
-        <dd>{last ? dayAndTime(last.madeAt) : t`none yet`}</dd>
-        <dt>
-          <Trans>Certificate</Trans>
-        </dt>
-        <dd>
-          {status.certificateEnd
-            ? t`valid until ${day(status.certificateEnd)}`
-            : t`none: only this machine reaches the gym`}
-        </dd>
+        {status.hasKeeper && (
+          <>
+            <dt>
+              <Trans>Last backup</Trans>
+            </dt>
+            <dd>{last ? dayAndTime(last.madeAt) : t`none yet`}</dd>
+            <dt>
+              <Trans>Certificate</Trans>
+            </dt>
+            <dd>
+              {status.certificateEnd
+                ? t`valid until ${day(status.certificateEnd)}`
+                : t`none: only this machine reaches the gym`}
+            </dd>
+          </>
+        )}
       </dl>
     </section>
   );
