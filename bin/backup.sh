@@ -182,7 +182,7 @@ keep_revoked() {
         sql -e "UPDATE $blocked SET restored.active = 0 WHERE current.active = 0"
     fi
     sql -e "UPDATE ${GYM_DB}_next.invitation SET ended_at = UTC_TIMESTAMP(), ending = 'restored' WHERE ended_at IS NULL"
-    for table in wall:wall_key athlete_card:card_key session_link:link_key; do
+    for table in wall:wall_key athlete_card:card_key session_link:link_key offer_link:link_key; do
         key=${table##*:} table=${table%%:*}
         [ -n "$(sql -e "SELECT 1 FROM information_schema.tables WHERE table_schema = '$GYM_DB' AND table_name = '$table'")" ] || continue
         sql -e "UPDATE ${GYM_DB}_next.$table restored JOIN $GYM_DB.$table current USING ($key) SET restored.revoked_at = current.revoked_at WHERE current.revoked_at IS NOT NULL AND restored.revoked_at IS NULL"

@@ -59,7 +59,7 @@ class HostedGym
 
     public function place(): GymPlace
     {
-        return new GymPlace($this->name, $this->host, $this->server);
+        return new GymPlace($this->name, $this->host, $this->server, $this->group);
     }
 
     public function become(HostedState $state): void

@@ -100,6 +100,8 @@ final readonly class ExchangeController
         if ($page < 1 || $page > ImportFile::MAX_ENTRIES) {
             throw new Invalid(t('There is no such page.'));
         }
+        // Fails for an import that is not there, which would else be one without lines.
+        $this->imports->state($id);
         $numbering = $numberings->forUser($user);
         $rows = array_map(static function (ImportLine $line) use ($lines, $numbering): array {
             $content = $line->content();

@@ -11,9 +11,14 @@ final readonly class GymPlace
      * @param string $name lower case letters and digits; names its database and folders
      * @param string $host by which it is asked for
      * @param string|null $server of its database, as host:port; null for that of the installation
+     * @param string|null $group of gyms that share what they offer
      */
-    public function __construct(public string $name, public string $host, public ?string $server = null)
-    {
+    public function __construct(
+        public string $name,
+        public string $host,
+        public ?string $server = null,
+        public ?string $group = null,
+    ) {
     }
 
     public function database(): string

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Offer;
+
+use Periplus\App\Course\CourseRequest;
+use Periplus\App\Syllabus\SyllabusFile;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** What a course of another gym teaches, with its group and its rounds. */
+final readonly class OfferedProgramme implements OfferedThing
+{
+    public function __construct(
+        #[Assert\Regex('/^\d{1,9}$/D', message: 'A course is known by its number.')]
+        public string $item,
+        #[Assert\Valid]
+        public CourseRequest $course,
+        #[Assert\Valid]
+        public SyllabusFile $syllabus,
+    ) {
+    }
+
+    public function kind(): OfferKind
+    {
+        return OfferKind::Programme;
+    }
+
+    public function item(): string
+    {
+        return $this->item;
+    }
+
+    public function name(): string
+    {
+        return $this->course->name;
+    }
+
+    public function digest(): string
+    {
+        return Digest::of([$this->course, $this->syllabus]);
+    }
+}
