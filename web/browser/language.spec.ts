@@ -154,6 +154,8 @@ const SCREENS = [
   "/bench?chain=1+2+2+step-out+14l+31+exit&rules=kickboxing",
   "/generate",
   "/review",
+  "/review?list=offers",
+  "/sharing",
   "/sessions",
   "/sessions/1",
   "/courses/1/syllabus",

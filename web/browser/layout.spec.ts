@@ -24,6 +24,7 @@ const WITH_QUESTION: Record<string, string[]> = {
   compare: ["/compare?first=1+2+2&second=1+2+slip-rear+2&rules=boxing"],
   "house-rules": ["/house-rules", "/house-rules?part=numbers"],
   library: ["/library", "/library?q=nobody+has+this"],
+  review: ["/review", "/review?list=offers"],
   "reports/path": ["/reports/path?to=5"],
 };
 /** Opened with a session that runs for it. */

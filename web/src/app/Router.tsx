@@ -28,6 +28,7 @@ const Sessions = screen(() => import("../sessions/SessionsScreen"));
 const Planner = screen(() => import("../sessions/PlannerScreen"));
 const Running = screen(() => import("../run/RunScreen"));
 const Remote = screen(() => import("../run/RemoteScreen"));
+const Sharing = screen(() => import("../offers/SharingScreen"));
 const Voice = screen(() => import("../run/VoiceScreen"));
 const Recordings = screen(() => import("../recording/RecordingsScreen"));
 const Advice = screen(() => import("../advice/AdviceScreen"));
@@ -95,6 +96,7 @@ const router = createBrowserRouter([
           { path: "run/:id", element: <Remote /> },
           { path: "voice", element: <Voice /> },
           { path: "recordings", element: <Recordings /> },
+          { path: "sharing", element: <Sharing /> },
           { path: "advice", element: <Advice /> },
           { path: "settings", element: <Settings /> },
           { path: "status", element: <Status /> },

@@ -3,6 +3,7 @@ import { Trans } from "@lingui/react/macro";
 import { Flex } from "antd";
 import { Link } from "react-router";
 import type { Combination } from "../api/client";
+import { CombinationSharing } from "../offers/CombinationSharing";
 import { useProposals } from "../review/useReview";
 import { day, dayAndTime, LEVELS, RULES } from "../ui/words";
 
@@ -61,6 +62,7 @@ export function CombinationFacts({ combination, checkedLevel }: { combination: C
         </span>
       </Flex>
       {combination.note && <p className="combination-note">{combination.note}</p>}
+      <CombinationSharing combination={combination} />
     </>
   );
 }

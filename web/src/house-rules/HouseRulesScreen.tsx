@@ -4,9 +4,10 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Button, Flex, Progress } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { type HouseRules, type RulePreview, type Rules, type RulesRequest, refusal } from "../api/client";
+import { type HouseRules, type Offer, type RulePreview, type Rules, type RulesRequest, refusal } from "../api/client";
 import { refresh } from "../api/keys";
 import { useMay } from "../api/session";
+import { useAnswerOffer, useOfferedRules } from "../offers/useOffers";
 import { ConfirmDialog } from "../ui/ConfirmDialog";
 import { Failure, NoPage } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
@@ -34,19 +35,21 @@ export default function HouseRulesScreen() {
   const mayEdit = useMay("EDIT_HOUSE_RULES");
   const undo = Number(address.get("undo")) || null;
   const earlier = useEarlier(undo);
+  const source = address.get("offer");
+  const offer = useOfferedRules(source, address.get("set"));
   if (rules.isError) {
     return <NoPage title={t`House rules`} error={rules.error} />;
   }
-  if (!rules.data || (undo !== null && earlier.isPending)) {
+  if (!rules.data || (undo !== null && earlier.isPending) || (source !== null && offer.isPending)) {
     return <Loading what={t`Loading the house rules`} />;
   }
   const sets = rules.data.sets;
   const set = sets.find((one) => one.id === address.get("set")) ?? (sets[0] as RuleSet);
   const part = address.get("part") ?? "rules";
   const go = (to: Record<string, string>) => {
-    const { undo: _, ...now } = Object.fromEntries(address);
-    // The earlier rules of the audit log belong to one set.
-    const kept = "set" in to || undo === null ? now : { ...now, undo: String(undo) };
+    // The earlier rules of the audit log, and those that another gym offers, belong to one set.
+    const { undo: _, offer: __, ...others } = Object.fromEntries(address);
+    const kept = "set" in to ? others : Object.fromEntries(address);
     setAddress({ ...kept, ...to }, { replace: true, preventScrollReset: true });
   };
   return (
@@ -71,9 +74,10 @@ export default function HouseRulesScreen() {
         <span className="small">{set.isBuiltIn ? t`built-in` : t`changed by this gym`}</span>
       </Flex>
       <Editor
-        key={`${set.id}-${set.version}-${earlier.data?.id ?? ""}`}
+        key={`${set.id}-${set.version}-${earlier.data?.id ?? ""}-${offer.data?.digest ?? ""}`}
         set={set}
-        earlier={earlier.data?.before as RulesRequest | null | undefined}
+        earlier={offer.data?.rules ?? (earlier.data?.before as RulesRequest | null | undefined)}
+        offer={offer.data}
         all={rules.data}
         mayEdit={mayEdit}
         numbersOf={part === "numbers" ? (address.get("of") ?? "body") : null}
@@ -85,8 +89,10 @@ export default function HouseRulesScreen() {
 
 interface EditorProps {
   set: RuleSet;
-  /** Rules from the audit log that the set goes back to. */
+  /** Rules from the audit log that the set goes back to, or those that another gym offers. */
   earlier: RulesRequest | null | undefined;
+  /** The offer that the rules are from. */
+  offer: Offer | undefined;
   all: HouseRules;
   mayEdit: boolean;
   /** The strike, move or body whose numbers are shown; null while the rules are. */
@@ -94,7 +100,7 @@ interface EditorProps {
   onNumbersOf: (of: string) => void;
 }
 
-function Editor({ set, earlier, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
+function Editor({ set, earlier, offer, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
   const stored = useMemo(() => pick(set), [set]);
   const place = `periplus.house-rules.${set.id}.${set.version}`;
   const [draft, setDraft] = useState<Draft>(() => (earlier ? pick(earlier) : (recall(place) ?? stored)));
@@ -103,6 +109,7 @@ function Editor({ set, earlier, all, mayEdit, numbersOf, onNumbersOf }: EditorPr
   const notice = useNotice();
   const start = usePreview(setPreview);
   const save = useSaveRules();
+  const answer = useAnswerOffer();
   const changed = JSON.stringify(draft) !== JSON.stringify(stored);
   const isBuiltIn = JSON.stringify(pick(set.builtIn)) === JSON.stringify(draft);
 
@@ -120,6 +127,10 @@ function Editor({ set, earlier, all, mayEdit, numbersOf, onNumbersOf }: EditorPr
       onSuccess: () => {
         keep(place, null);
         notice.done(t`The ${set.name.toLowerCase()} rules are saved.`);
+        // What was changed before it was saved is not what the other gym offers; the offer says so and waits.
+        if (offer?.rules && JSON.stringify(pick(offer.rules)) === JSON.stringify(draft)) {
+          answer.mutate({ how: "accept", offer });
+        }
       },
     });
   const startPreview = () => start.mutate({ set: set.id, rules: draft });

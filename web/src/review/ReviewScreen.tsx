@@ -5,13 +5,15 @@ import { Link, useNavigate, useSearchParams } from "react-router";
 import type { ProposalRow } from "../api/client";
 import { useSession } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { OfferList } from "../offers/OfferList";
+import { useOffers } from "../offers/useOffers";
 import { Loaded } from "../ui/Loaded";
 import { FRESH } from "../ui/newCombination";
 import { Pages } from "../ui/Pages";
 import { Segmented } from "../ui/Segmented";
 import { VerdictMark } from "../ui/VerdictMark";
 import { dayAndTime } from "../ui/words";
-import { type ReviewList, useProposals } from "./useReview";
+import { type ProposalList, useProposals } from "./useReview";
 import "../ui/gym.css";
 import "./review.css";
 
@@ -28,7 +30,10 @@ export function answerOf({ state, answer }: Pick<ProposalRow, "state" | "answer"
   return t`${words[state]} by ${answer?.who ?? ""}`;
 }
 
-const EMPTY: Record<ReviewList, [string, string]> = {
+/** Which list is shown: proposals of coaches, or what other gyms offer. */
+type ReviewList = ProposalList | "offers";
+
+const EMPTY: Record<ProposalList, [string, string]> = {
   open: [t`Nothing waits for a decision`, t`What coaches propose on the bench or on a combination's page comes here.`],
   returned: [
     t`Nothing was sent back`,
@@ -46,8 +51,6 @@ export default function ReviewScreen() {
   const usual: ReviewList = user?.role === "coach" && (waiting?.returned ?? 0) > 0 ? "returned" : "open";
   const list = (address.get("list") ?? usual) as ReviewList;
   const mine = address.get("mine") === "true";
-  const page = Number(address.get("page")) || 1;
-  const proposals = useProposals(list, mine, undefined, page);
   const put = (name: string, value: string | null) =>
     setAddress(
       (now) => {
@@ -57,10 +60,27 @@ export default function ReviewScreen() {
       },
       { replace: true, preventScrollReset: true },
     );
-  const rows = proposals.data?.proposals ?? [];
   return (
     <main className="page">
       <ReviewHead list={list} mine={mine} waiting={waiting} onPut={put} />
+      {list === "offers" ? <OfferList /> : <Proposals list={list} mine={mine} onPut={put} />}
+    </main>
+  );
+}
+
+interface ListProps {
+  list: ProposalList;
+  mine: boolean;
+  onPut: (name: "page", value: string) => void;
+}
+
+function Proposals({ list, mine, onPut }: ListProps) {
+  const [address] = useSearchParams();
+  const page = Number(address.get("page")) || 1;
+  const proposals = useProposals(list, mine, undefined, page);
+  const rows = proposals.data?.proposals ?? [];
+  return (
+    <>
       <Loaded query={proposals} what={t`Loading the proposals`} />
       {proposals.data && rows.length === 0 && (
         <div className="panel empty">
@@ -82,10 +102,10 @@ export default function ReviewScreen() {
           page={page}
           size={proposals.data.size}
           total={proposals.data.total}
-          onPage={(to) => put("page", String(to))}
+          onPage={(to) => onPut("page", String(to))}
         />
       )}
-    </main>
+    </>
   );
 }
 
@@ -99,6 +119,7 @@ interface HeadProps {
 function ReviewHead({ list, mine, waiting, onPut }: HeadProps) {
   const navigate = useNavigate();
   const user = useSession().data?.user;
+  const offers = useOffers(false).data;
   return (
     <Flex wrap align="center" gap="var(--space-4) var(--space-8)" className="review-head">
       <h1>
@@ -111,16 +132,19 @@ function ReviewHead({ list, mine, waiting, onPut }: HeadProps) {
           { value: "open", label: t`To decide${count(waiting?.open)}` },
           { value: "returned", label: t`Sent back${count(waiting?.returned)}` },
           { value: "decided", label: t`Decided` },
+          { value: "offers", label: t`Offers of other gyms${count(offers?.open)}` },
         ]}
         aria-label={t`Which proposals`}
       />
-      <span className="option">
-        <Switch size="small" checked={mine} onChange={(on) => onPut("mine", on ? "true" : null)} id="review-mine" />
-        <label htmlFor="review-mine">
-          <Trans>only mine</Trans>
-        </label>
-      </span>
-      {waiting && waiting.approved + waiting.rejected > 0 && (
+      {list !== "offers" && (
+        <span className="option">
+          <Switch size="small" checked={mine} onChange={(on) => onPut("mine", on ? "true" : null)} id="review-mine" />
+          <label htmlFor="review-mine">
+            <Trans>only mine</Trans>
+          </label>
+        </span>
+      )}
+      {list !== "offers" && waiting && waiting.approved + waiting.rejected > 0 && (
         <span className="small">
           <Trans>
             Yours: {waiting.approved} approved, {waiting.rejected} rejected

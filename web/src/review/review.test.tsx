@@ -81,7 +81,7 @@ test.each([
 });
 
 function list(role: string, waiting: object): Asked[] {
-  const asked = heldServer();
+  const asked = heldServer({ "GET /api/offers": { offers: [], total: 0, size: 50, open: 3, sources: [] } });
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   client.setQueryData(keys.session, { user: accountOf(role), csrfToken: "t" } as unknown as Session);
   render(
@@ -115,6 +115,7 @@ test("a coach with proposals that were sent back sees those first", async () => 
 test("a head coach sees the open ones first, and an empty list says what comes here", async () => {
   const asked = list("head-coach", { returned: 2 });
   expect(await screen.findByText("Nothing waits for a decision")).toBeDefined();
+  expect(screen.getByText("Offers of other gyms (3)")).toBeDefined();
   expect(asked.every(({ query }) => !query.includes("list=returned"))).toBe(true);
   fireEvent.click(screen.getByText("Decided"));
   await waitFor(() => expect(asked.some(({ query }) => query.includes("list=decided"))).toBe(true));

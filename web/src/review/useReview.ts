@@ -13,9 +13,9 @@ import {
 import { libraryChanged, refresh } from "../api/keys";
 import { may } from "../api/session";
 
-export type ReviewList = "open" | "returned" | "decided";
+export type ProposalList = "open" | "returned" | "decided";
 
-export function useProposals(list: ReviewList, mine: boolean, combination?: number, page = 1) {
+export function useProposals(list: ProposalList, mine: boolean, combination?: number, page = 1) {
   return server.useQuery(
     "get",
     "/api/proposals",

@@ -16,6 +16,7 @@ const PLACES: { to: string; label: string; needs?: Permission }[] = [
   { to: "/voice", label: t`Voice` },
   { to: "/settings", label: t`Settings`, needs: "MANAGE_GYM" },
   { to: "/exchange", label: t`Import and export` },
+  { to: "/sharing", label: t`Sharing`, needs: "MANAGE_GYM" },
   { to: "/coaches", label: t`Coaches`, needs: "MANAGE_COACHES" },
   { to: "/audit-log", label: t`Audit log`, needs: "READ_AUDIT_LOG" },
   { to: "/status", label: t`Status`, needs: "MANAGE_GYM" },
