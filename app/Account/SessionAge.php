@@ -21,10 +21,13 @@ final readonly class SessionAge
 
     public function __invoke(RequestEvent $event): void
     {
-        if (!$event->isMainRequest() || !$event->getRequest()->hasPreviousSession()) {
+        $request = $event->getRequest();
+        // Whether the server is alive is answered without a database, whatever cookie is sent.
+        $hasSession = str_starts_with($request->getPathInfo(), '/api/') && $request->hasPreviousSession();
+        if (!$event->isMainRequest() || !$hasSession) {
             return;
         }
-        $session = $event->getRequest()->getSession();
+        $session = $request->getSession();
         $session->start();
         if ($session->getMetadataBag()->getCreated() < $this->clock->now()->getTimestamp() - self::MAX_AGE_SECONDS) {
             $session->invalidate();

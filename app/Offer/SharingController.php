@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Offer;
 
 use Periplus\App\Account\User;
-use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Combination\Combinations;
 use Periplus\App\Directory\GroupDocuments;
 use Periplus\App\Security\Permission;
 use Periplus\App\Store\Instant;
@@ -93,15 +93,15 @@ final readonly class SharingController
 
     /** Says whether a combination is offered, and where it came from. */
     #[Route('/api/combinations/{id<\d{1,9}>}/sharing', methods: 'GET')]
-    public function ofCombination(int $id, CombinationTable $combinations, AnsweredOffers $answers): JsonResponse
+    public function ofCombination(int $id, Combinations $combinations, AnsweredOffers $answers): JsonResponse
     {
-        $row = $combinations->summaries([$id])[0] ?? null;
+        $content = $combinations->get($id)->content();
         $themes = $this->offerings->subjects(OfferKind::Theme);
         $origin = $answers->originOf($id);
 
         return new JsonResponse([
             'isOffered' => null !== $this->offerings->offering(OfferKind::Combination, (string) $id),
-            'themes' => array_values(array_intersect($row->content->themes ?? [], $themes)),
+            'themes' => array_values(array_intersect($content->themes, $themes)),
             'origin' => null === $origin ? null : [
                 'gym' => $origin->gym(),
                 'who' => $origin->user()->name(),

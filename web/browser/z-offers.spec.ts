@@ -39,7 +39,7 @@ test("a gym takes over what another installation offers, and its later version, 
   // Offered on its page, and under a link.
   await there.goto(`/combinations/${id}`);
   await there.getByRole("button", { name: "Offer it to other gyms" }).click();
-  await expect(there.getByText("Offered to other gyms.")).toBeVisible();
+  await expect(there.getByText("Offered to other gyms.", { exact: true })).toBeVisible();
   await there.goto("/sharing");
   await expect(there.getByRole("link", { name: NAME })).toBeVisible();
   await there.getByLabel("Who the link is for").fill("Saltworks");
@@ -83,7 +83,7 @@ test("a gym takes over what another installation offers, and its later version, 
   await expect(row).toContainText("You changed name yourselves; that stays.");
   await row.getByRole("button", { name: "Look closer, or change it first" }).click();
   await expect(page.getByText("Saltworks changed chain.").first()).toBeVisible();
-  await page.getByRole("button", { name: "Approve" }).click();
+  await page.getByRole("button", { name: "Approve", exact: true }).click();
   await expect(page.getByText("“Our steps” is approved.")).toBeVisible();
   const merged = await (await page.request.get(`/api/combinations/${here.id}`)).json();
   expect([merged.name, merged.notation]).toEqual(["Our steps", "1 2 1 1 2 3b 2 exit"]);

@@ -131,6 +131,9 @@ export function useProposeOffer() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (offer: Offer) => answered(api.POST("/api/offers/propose", { body: seen(offer) })),
-    onSettled: () => refresh(queries, "/api/offers", "/api/proposals", "/api/audit-log"),
+    onSettled: () => {
+      // Not waited for: then the row of the offer is gone, and what it does next with it.
+      void refresh(queries, "/api/offers", "/api/proposals", "/api/audit-log");
+    },
   });
 }
