@@ -16,7 +16,7 @@ MAX_COMPRESSION=200
 ABOUT_LINE='^(format periplus-backup-[123]|recordings [0-9]{1,6}|made [0-9TZ:-]{10,20}|schema Version[0-9]{14}|core [0-9a-f]{32}|rows [a-z_]{1,60} [0-9]{1,12}|(combinations|coaches) [0-9]{1,12})$'
 
 # One row a line, so that rows can be counted, all from one moment.
-dump() { mariadb-dump --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" --single-transaction --skip-dump-date --hex-blob --skip-extended-insert --no-autocommit --default-character-set=utf8mb4 "${NOT_KEPT[@]/#/--ignore-table-data=$GYM_DB.}" "$GYM_DB"; }
+dump() { with_database mariadb-dump --single-transaction --skip-dump-date --hex-blob --skip-extended-insert --no-autocommit --default-character-set=utf8mb4 "${NOT_KEPT[@]/#/--ignore-table-data=$GYM_DB.}" "$GYM_DB"; }
 
 rows_in() { awk '/^INSERT INTO `/ { split($0, part, "`"); rows[part[2]]++ } END { for (table in rows) print "rows", table, rows[table] }' | sort; } # a dump at its input: "rows TABLE COUNT" lines
 

@@ -3,12 +3,12 @@
 
 # Commands of the application on the directory, with all rights.
 console_on_directory() { # COMMAND...
-    GYMS_BY_HOST=1 DIRECTORY_URL="mysql://$(id -un)@localhost/periplus_directory?unix_socket=${DB_SOCKET// /%20}&charset=utf8mb4" console "$@"
+    GYMS_BY_HOST=1 DIRECTORY_URL=$(DB_SERVER=- database_url periplus_directory) console "$@"
 }
 
 # Makes the directory, or brings its table up to date.
 directory_start() {
-    sql -e "CREATE DATABASE IF NOT EXISTS periplus_directory"
+    DB_SERVER=- sql -e "CREATE DATABASE IF NOT EXISTS periplus_directory"
     step "Looking after the directory of gyms" console_on_directory doctrine:schema:update --em=directory --force
 }
 
@@ -19,6 +19,10 @@ is_several() { [ -e "$STATE/several" ]; }
 
 hosted_gyms() { console_on_directory directory:list; } # NAME HOST STATE GROUP SERVER DAY, with tabs between
 
+# Other names of the server of this installation, as a balancer gives them.
+OWN_SERVERS=
+here_or() { if [[ " - $OWN_SERVERS " = *" $1 "* ]]; then echo -; else echo "$1"; fi; } # SERVER
+
 # Sets what follows from which of the gyms is meant.
 use_hosted() { # NAME
     local found
@@ -26,13 +30,15 @@ use_hosted() { # NAME
     [ -n "$found" ] || fail "There is no gym \"$1\". bin/periplus gym list names them."
     GYM_DB=periplus_$1
     GYM_STATE=$(cut -f3 <<<"$found")
+    GYM_SERVER=$(cut -f5 <<<"$found")
+    DB_SERVER=$(here_or "$GYM_SERVER")
     RECORDINGS=$STATE/recordings/gyms/$1
 }
 
 gym_create() { # NAME HOST [GROUP]
     [ -n "${1:-}" ] && [ -n "${2:-}" ] || fail "Say which and under which name it is asked for: bin/periplus gym create NAME HOST [GROUP]."
     local said
-    said=$(console_on_directory directory:add "$1" "$2" ${3:+--group="$3"}) || fail "$said"
+    said=$(console_on_directory directory:add "$1" "$2" ${3:+--group="$3"} ${NEW_GYM_SERVER:+--server="$NEW_GYM_SERVER"}) || fail "$said"
     use_hosted "$1"
     alone
     OWN_GYM=$1
@@ -48,7 +54,8 @@ gym_upgrade() { # NAME
     use_hosted "$1"
     [ "$GYM_STATE" != archived ] || return 0
     alone
-    OWN_GYM=$1
+    # A gym whose creation was interrupted is founded now.
+    OWN_GYM=$([ -n "$(applied_migrations "$GYM_DB")" ] || echo "$1")
     if [ "$(applied_migrations "$GYM_DB")" != "$(known_migrations)" ]; then
         console_on_directory directory:change "$1" --state=read-only
         until_ready 60 nobody_writes || true
@@ -62,6 +69,8 @@ gym_upgrade() { # NAME
 
 # Whether no transaction of the gym that is meant is open.
 nobody_writes() {
+    # Another server does not tell: what takes longer than this is found when the tables are compared.
+    [ "$DB_SERVER" = - ] || { sleep 5; return; }
     [ "$(sql -e "SELECT COUNT(*) FROM information_schema.innodb_trx t JOIN information_schema.processlist p ON p.id = t.trx_mysql_thread_id WHERE p.db = '$GYM_DB'")" = 0 ]
 }
 
@@ -70,45 +79,37 @@ gyms_upgrade() {
     while IFS=$'\t' read -r name _; do (gym_upgrade "$name"); done < <(hosted_gyms)
 }
 
-# SQL on the server of a database: - for that of the installation, else host:port.
-sql_at() { # SERVER...
-    local server=$1; shift
-    if [ "$server" = - ]; then sql "$@"; else
-        MYSQL_PWD=$(cat "$STATE/secrets/database") mariadb --no-defaults --host="${server%:*}" --port="${server##*:}" --user=periplus --batch --skip-column-names "$@"
-    fi
-}
 checksums() { # SERVER: of every table of the gym that is meant
-    local table
-    for table in $(sql_at "$1" -e "SHOW TABLES IN $GYM_DB"); do sql_at "$1" -e "CHECKSUM TABLE $GYM_DB.\`$table\`"; done
+    local DB_SERVER=$1 table
+    for table in $(sql -e "SHOW TABLES IN $GYM_DB"); do sql -e "CHECKSUM TABLE $GYM_DB.\`$table\`"; done
 }
 
 # Moves the database of a gym to another server of the installation; meanwhile the gym can be read.
 gym_move() { # NAME SERVER
     [ -n "${2:-}" ] || fail "Say which gym and where to: bin/periplus gym move NAME HOST:PORT, or - for the server of the installation."
     use_hosted "$1"
-    local from to=$2
-    from=$(hosted_gyms | awk -F '\t' -v name="$1" '$1 == name { print $5 }')
-    [ "$from" != "$to" ] || fail "The gym $1 is there already."
+    local from=$DB_SERVER to=$2 there
+    [ "$GYM_SERVER" != "$to" ] || fail "The gym $1 is there already."
     [ "$GYM_STATE" = serves ] || fail "The gym $1 is archived, or something else is done with it."
-    [ -z "$(sql_at "$to" -e "SHOW DATABASES LIKE '$GYM_DB'")" ] || fail "There is a database $GYM_DB on that server already. Look whose it is, and remove it."
+    there=$(here_or "$to")
+    if [ "$there" = "$from" ]; then
+        console_on_directory directory:change "$1" --server="$to"
+        say "The gym $1 is reached at $to now."
+        return
+    fi
+    [ -z "$(DB_SERVER=$there sql -e "SHOW DATABASES LIKE '$GYM_DB'")" ] || fail "There is a database $GYM_DB on that server already. Look whose it is, and remove it."
     console_on_directory directory:change "$1" --state=read-only
     # The name is put in now: when the trap runs, the function has ended.
     trap "console_on_directory directory:change $1 --state=serves; say 'The gym was not moved; it is where it was.'" EXIT
-    [ "$from" != - ] || until_ready 60 nobody_writes || true
-    sql_at "$to" -e "CREATE DATABASE $GYM_DB"
-    dump_at "$from" | sql_at "$to" "$GYM_DB"
-    [ "$(checksums "$from")" = "$(checksums "$to")" ] || { sql_at "$to" -e "DROP DATABASE $GYM_DB"; fail "What came in is not what was sent."; }
+    until_ready 60 nobody_writes || true
+    DB_SERVER=$there sql -e "CREATE DATABASE $GYM_DB"
+    # Everything, also what a backup leaves out, such as login sessions.
+    with_database mariadb-dump --single-transaction --hex-blob --default-character-set=utf8mb4 "$GYM_DB" | DB_SERVER=$there sql "$GYM_DB"
+    [ "$(checksums "$from")" = "$(checksums "$there")" ] || { DB_SERVER=$there sql -e "DROP DATABASE $GYM_DB"; fail "What came in is not what was sent."; }
     trap - EXIT
     console_on_directory directory:change "$1" --server="$to" --state=serves
-    sql_at "$from" -e "DROP DATABASE $GYM_DB; DROP DATABASE IF EXISTS ${GYM_DB}_before"
+    sql -e "DROP DATABASE $GYM_DB; DROP DATABASE IF EXISTS ${GYM_DB}_before"
     say "The database of the gym $1 is on $to now."
-}
-
-# All of the gym that is meant, with its login sessions.
-dump_at() { # SERVER
-    local at=(--socket="$DB_SOCKET" --user="$(id -un)")
-    [ "$1" = - ] || at=(--host="${1%:*}" --port="${1##*:}" --user=periplus)
-    MYSQL_PWD=$(cat "$STATE/secrets/database") mariadb-dump --no-defaults "${at[@]}" --single-transaction --hex-blob --default-character-set=utf8mb4 "$GYM_DB"
 }
 
 gym_archive() { # NAME FILE
@@ -127,6 +128,8 @@ gym_archive() { # NAME FILE
 gym_restore() { # NAME FILE
     [ -n "${2:-}" ] || fail "Say which gym and from where: bin/periplus gym restore NAME FILE."
     use_hosted "$1"
+    # What a backup holds is read by an account without rights, which can be made here alone.
+    [ "$DB_SERVER" = - ] || fail "The database of the gym $1 is on another server. Move it here first, restore it, and move it back: bin/periplus gym move $1 -."
     sql -e "CREATE DATABASE IF NOT EXISTS $GYM_DB"
     restore "$2"
     [ ! -d "$RECORDINGS" ] || chown -R --reference="$STATE/recordings" "$STATE/recordings/gyms"
@@ -148,10 +151,15 @@ gyms() { # COMMAND...
         restore) gym_restore "${2:-}" "${3:-}" ;;
         move) gym_move "${2:-}" "${3:-}" ;;
         archive) gym_archive "${2:-}" "${3:-}" ;;
+        group)
+            [ -n "${3:-}" ] || fail "Say which gym and which group: bin/periplus gym group NAME GROUP, or - for none."
+            use_hosted "$2"
+            console_on_directory directory:change "$2" --group="$3"
+            ;;
         link)
             use_hosted "${2:-}"
             console_of "$2" coach:link "${3:-}"
             ;;
-        *) fail "bin/periplus gym knows create, list, move, upgrade, backup, restore, archive and link." ;;
+        *) fail "bin/periplus gym knows create, list, group, move, upgrade, backup, restore, archive and link." ;;
     esac
 }

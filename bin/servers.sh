@@ -128,7 +128,24 @@ give() { # ACCOUNT FOLDER: to that account alone, with all that is in it
 
 # --- The database -------------------------------------------------------------------------------------------------
 
-sql() { mariadb --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" --batch --skip-column-names "$@"; }
+# Where the database of the gym that is meant is: - for the server of this installation, else host:port.
+DB_SERVER=-
+# Runs a client of the database: here by the socket, with all rights; elsewhere as the application connects.
+with_database() { # PROGRAM OPTIONS...
+    if [ "$DB_SERVER" = - ]; then
+        "$1" --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" "${@:2}"
+    else
+        MYSQL_PWD=$(cat "$STATE/secrets/database") "$1" --no-defaults --host="${DB_SERVER%:*}" --port="${DB_SERVER##*:}" --user=periplus "${@:2}"
+    fi
+}
+sql() { with_database mariadb --batch --skip-column-names "$@"; }
+database_url() { # DATABASE
+    if [ "$DB_SERVER" = - ]; then
+        echo "mysql://$(id -un)@localhost/$1?unix_socket=${DB_SOCKET// /%20}&charset=utf8mb4"
+    else
+        echo "mysql://periplus:$(cat "$STATE/secrets/database")@$DB_SERVER/$1?charset=utf8mb4"
+    fi
+}
 
 database_start() {
     private_folders

@@ -14,7 +14,7 @@ is_newer() { [ -n "$(comm -13 <(known_migrations) <(applied_migrations "$1"))" ]
 # Commands of the application on that database, with all rights in it, also while the gym is kept from writing.
 console_on() { # DATABASE COMMAND...
     local database=$1; shift
-    GYMS_BY_HOST=0 DATABASE_URL="mysql://$(id -un)@localhost/$database?unix_socket=${DB_SOCKET// /%20}&charset=utf8mb4" console "$@"
+    GYMS_BY_HOST=0 DATABASE_URL=$(database_url "$database") console "$@"
 }
 migrate_next() { console_on ${GYM_DB}_next doctrine:migrations:migrate "$@" --no-interaction --allow-no-migration; } # [VERSION]
 

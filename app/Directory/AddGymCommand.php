@@ -16,7 +16,6 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('directory:add', 'Add a gym to the directory')]
 final class AddGymCommand extends Command
 {
-    private const MAX_GROUP_LENGTH = 60;
     /** Databases beside those of the gyms have these names. */
     private const RESERVED = ['before', 'benchmark', 'copy', 'directory', 'incoming', 'next', 'test'];
 
@@ -44,7 +43,7 @@ final class AddGymCommand extends Command
             1 !== preg_match(HostedGym::HOST, $host) => \sprintf('“%s” is not a host name in lower case.', $host),
             null !== $this->gyms->named($name) => \sprintf('There is a gym “%s” already.', $name),
             null !== $this->gyms->withHost($host) => \sprintf('Another gym is asked for as %s already.', $host),
-            mb_strlen(self::text($group)) > self::MAX_GROUP_LENGTH => 'The name of a group has at most 60 characters.',
+            mb_strlen(self::text($group)) > HostedGym::MAX_GROUP_LENGTH => 'The name of a group has at most 60 characters.',
             default => null,
         };
         if (null !== $problem) {

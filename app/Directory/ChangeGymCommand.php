@@ -11,8 +11,8 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** Says in the directory what may be done with a gym, or where its database is, and waits until everybody knows. */
-#[AsCommand('directory:change', 'Change the state of a gym, or the server of its database')]
+/** Changes what the directory says of a gym, and waits until every web server knows. */
+#[AsCommand('directory:change', 'Change the state of a gym, the server of its database, or its group')]
 final class ChangeGymCommand extends Command
 {
     public function __construct(private readonly HostedGyms $gyms)
@@ -24,6 +24,7 @@ final class ChangeGymCommand extends Command
     {
         $this->addArgument('name', InputArgument::REQUIRED, 'The gym')
             ->addOption('state', null, InputOption::VALUE_REQUIRED, 'serves, read-only or archived')
+            ->addOption('group', null, InputOption::VALUE_REQUIRED, 'Gyms of one group share what they offer; - for none')
             ->addOption('server', null, InputOption::VALUE_REQUIRED, 'host:port, or - for that of the installation');
     }
 
@@ -43,6 +44,10 @@ final class ChangeGymCommand extends Command
         $server = $input->getOption('server');
         if (\is_string($server)) {
             $gym->moveTo('-' === $server ? null : $server);
+        }
+        $group = $input->getOption('group');
+        if (\is_string($group)) {
+            $gym->join('-' === $group ? null : mb_substr($group, 0, HostedGym::MAX_GROUP_LENGTH));
         }
         $this->gyms->store($gym);
         // Each web server has copies of the directory that are at most so old; clocks have whole seconds.

@@ -16,6 +16,8 @@ class HostedGym
     public const NAME = '/^[a-z][a-z0-9]{0,29}$/D';
     public const HOST = '/^[a-z0-9]([a-z0-9-]*[a-z0-9])?(\.[a-z0-9]([a-z0-9-]*[a-z0-9])?)*$/D';
 
+    public const MAX_GROUP_LENGTH = 60;
+
     #[ORM\Column(length: 10, enumType: HostedState::class)]
     private HostedState $state = HostedState::Serves;
 
@@ -28,7 +30,7 @@ class HostedGym
         private string $name,
         #[ORM\Column(length: 190, unique: true)]
         private string $host,
-        #[ORM\Column(name: 'gym_group', length: 60, nullable: true)]
+        #[ORM\Column(name: 'gym_group', length: self::MAX_GROUP_LENGTH, nullable: true)]
         private ?string $group,
         #[ORM\Column(length: 190, nullable: true)]
         private ?string $server,
@@ -60,6 +62,12 @@ class HostedGym
     public function place(): GymPlace
     {
         return new GymPlace($this->name, $this->host, $this->server, $this->group);
+    }
+
+    /** Shares with the gyms of another group from now on; null for none. */
+    public function join(?string $group): void
+    {
+        $this->group = $group;
     }
 
     public function become(HostedState $state): void

@@ -1,4 +1,4 @@
-import { readFileSync, rmSync } from "node:fs";
+import { cpSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { type APIRequestContext, expect, request, test } from "@playwright/test";
 import { HEAD_COACH } from "./coaches";
@@ -12,7 +12,10 @@ const SOUTHERN_IDS = 1_000_001;
 const PASSWORD = "four plain words here";
 
 const gym = await OtherGym.make();
+/** Another server for databases, with the same account. */
+const elsewhere = await OtherGym.make();
 let backup = "";
+const links = new Map<string, string>();
 
 /** Calls the API of one of the gyms. */
 async function client(host: string, cookie?: string): Promise<APIRequestContext> {
@@ -129,19 +132,11 @@ test.beforeAll(async () => {
   }
   const started = gym.run("start", "--several");
   expect(started.status, started.stderr).toBe(0);
-});
-test.afterAll(() => {
-  gym.end();
-  rmSync(backup, { force: true });
-});
-
-test("of two gyms neither answers with anything of the other, on any route", async () => {
-  const links = new Map<string, string>();
   for (const [name, host] of [
     ["north", NORTH],
     ["south", SOUTH],
   ] as const) {
-    const created = gym.run("periplus", "gym", "create", name, host);
+    const created = gym.run("periplus", "gym", "create", name, host, "Coast");
     expect(created.status, created.stderr).toBe(0);
     links.set(name, created.stdout.trim());
   }
@@ -155,6 +150,14 @@ test("of two gyms neither answers with anything of the other, on any route", asy
     .split("\n")) {
     gym.sql(`ALTER TABLE \`${table}\` AUTO_INCREMENT = ${SOUTHERN_IDS}`, "periplus_south");
   }
+});
+test.afterAll(() => {
+  gym.end();
+  elsewhere.end();
+  rmSync(backup, { force: true });
+});
+
+test("of two gyms neither answers with anything of the other, on any route", async () => {
   const north = await northern();
 
   // The link of one gym is good in that one only.
@@ -230,4 +233,95 @@ test("of two gyms neither answers with anything of the other, on any route", asy
 
   const unknown = await client("elsewhere.test");
   expect((await unknown.get("/api/session")).status()).toBe(421);
+});
+
+/** Runs bin/periplus gym, which has to work. */
+function onGym(...args: string[]): string {
+  const run = gym.run("periplus", "gym", ...args);
+  expect(run.status, run.stderr).toBe(0);
+  return run.stdout.trim();
+}
+
+test("a gym is brought up to date, moved to another server and back, archived and restored, while the other serves", async () => {
+  const { api } = await signedIn(NORTH, HEAD_COACH.email, HEAD_COACH.password);
+  const combinations = async () => (await (await api.get("/api/combinations")).json()).total as number;
+  const before = await combinations();
+  expect(before).toBeGreaterThan(60);
+  const south = async () => (await (await client(SOUTH)).get("/api/session")).status();
+
+  // As an older version kept it.
+  const newest = "DELETE FROM doctrine_migration_versions WHERE version LIKE '%Version20261201000022'";
+  gym.sql(`${newest}; DROP TABLE answered_offer, followed_gym, offer_link, offering`, "periplus_north");
+  expect(onGym("upgrade", "north")).toBe("");
+  expect(gym.sql("SELECT COUNT(*) FROM offering", "periplus_north")).toContain("0");
+  expect(await combinations()).toBe(before);
+
+  // The sign-in moves with everything else.
+  mkdirSync(join(elsewhere.state, "secrets"), { recursive: true });
+  cpSync(join(gym.state, "secrets/database"), join(elsewhere.state, "secrets/database"));
+  const started = elsewhere.run("start", "--several");
+  expect(started.status, started.stderr).toBe(0);
+  const server = `127.0.0.1:${elsewhere.dbPort}`;
+  const taken = gym.run("periplus", "gym", "move", "north", "127.0.0.1:1");
+  expect(taken.status).not.toBe(0);
+  expect(await combinations()).toBe(before);
+  onGym("move", "north", server);
+  expect(onGym("list")).toContain(server);
+  expect(gym.sql("SHOW DATABASES LIKE 'periplus_north'", "information_schema")).toBe("");
+  expect(await combinations()).toBe(before);
+  expect(onGym("upgrade", "north")).toBe("");
+  const copy = `${gym.state}-moved.tar`;
+  onGym("backup", "north", copy);
+  expect(gym.run("periplus", "gym", "restore", "north", copy).stderr).toContain("on another server");
+  onGym("move", "north", "-");
+  expect(await combinations()).toBe(before);
+
+  // What is archived is gone from here, and in the file.
+  const archive = `${gym.state}-archive.tar`;
+  onGym("archive", "north", archive);
+  const gone = await api.get("/api/combinations");
+  expect([gone.status(), (await gone.json()).type]).toEqual([410, "gym-archived"]);
+  expect(await south()).toBe(200);
+  onGym("restore", "north", archive);
+  const again = await signedIn(NORTH, HEAD_COACH.email, HEAD_COACH.password);
+  expect((await (await again.api.get("/api/combinations")).json()).total).toBe(before);
+  expect(onGym("link", "north", HEAD_COACH.email)).toContain(`http://${NORTH}:${gym.port}/join#`);
+  rmSync(copy);
+  rmSync(archive);
+});
+
+test("gyms of a group see each other's offers as they are now, and others see nothing", async () => {
+  const { api, headers } = await signedIn(NORTH, HEAD_COACH.email, HEAD_COACH.password);
+  const { combinations } = await (await api.get("/api/combinations")).json();
+  const [one] = combinations;
+  const change = async (isOffered: boolean) => {
+    const data = { kind: "combination", subject: String(one.id), isOffered };
+    expect((await api.put("/api/offerings", { headers, data })).status()).toBe(200);
+  };
+  await change(true);
+  const token = links.get("south")?.split("#")[1] ?? "";
+  const coach = { name: "Maren", email: "maren@harbour.example", password: PASSWORD, token };
+  const stranger = await client(SOUTH);
+  const fresh = { "X-CSRF-Token": (await (await stranger.get("/api/session")).json()).csrfToken };
+  await stranger.post("/api/invitations/accept", { headers: fresh, data: coach });
+  const south = await signedIn(SOUTH, coach.email, PASSWORD);
+  const seen = async () =>
+    (await (await south.api.get("/api/offers")).json()).offers as { name: string; gym: string }[];
+  await expect
+    .poll(async () => (await seen()).map(({ name, gym: of }) => [name, of]))
+    .toEqual([[one.name, "Saltworks"]]);
+
+  // What is changed there is another version here.
+  const renamed = await api.put(`/api/combinations/${one.id}`, {
+    headers: { ...headers, "If-Match": `"${one.version}"` },
+    data: { ...one, text: one.notation, name: "Northern lights" },
+  });
+  expect(renamed.status(), await renamed.text()).toBe(200);
+  await expect.poll(async () => (await seen()).map(({ name }) => name)).toEqual(["Northern lights"]);
+
+  onGym("group", "south", "Inland");
+  expect(await seen()).toEqual([]);
+  onGym("group", "south", "Coast");
+  await change(false);
+  await expect.poll(seen).toEqual([]);
 });
