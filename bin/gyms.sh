@@ -19,8 +19,9 @@ is_several() { [ -e "$STATE/several" ]; }
 
 hosted_gyms() { console_on_directory directory:list; } # NAME HOST STATE GROUP SERVER DAY, with tabs between
 
-# Other names of the server of this installation, as a balancer gives them.
+# Other names of the server of this installation, as a balancer gives them, and which of them a new gym gets.
 OWN_SERVERS=
+NEW_GYM_SERVER=
 here_or() { if [[ " - $OWN_SERVERS " = *" $1 "* ]]; then echo -; else echo "$1"; fi; } # SERVER
 
 # Sets what follows from which of the gyms is meant.
