@@ -32,7 +32,7 @@ class Client {
       if (body !== undefined) {
         headers["Content-Type"] = "application/json";
       }
-      const asked = request({ port, host: "127.0.0.1", method, path, headers }, (response) => {
+      const asked = request({ port, host: "127.0.0.1", method, path, headers, agent: false }, (response) => {
         let text = "";
         response.setEncoding("utf8").on("data", (part) => { text += part; }).on("end", () => done({ response, text }));
       });
