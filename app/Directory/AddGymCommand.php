@@ -43,7 +43,10 @@ final class AddGymCommand extends Command
             1 !== preg_match(HostedGym::HOST, $host) => \sprintf('“%s” is not a host name in lower case.', $host),
             null !== $this->gyms->named($name) => \sprintf('There is a gym “%s” already.', $name),
             null !== $this->gyms->withHost($host) => \sprintf('Another gym is asked for as %s already.', $host),
-            mb_strlen(self::text($group)) > HostedGym::MAX_GROUP_LENGTH => 'The name of a group has at most 60 characters.',
+            mb_strlen(self::text($group)) > HostedGym::MAX_GROUP_LENGTH => \sprintf(
+                'The name of a group has at most %d characters.',
+                HostedGym::MAX_GROUP_LENGTH,
+            ),
             default => null,
         };
         if (null !== $problem) {

@@ -24,7 +24,7 @@ final class ChangeGymCommand extends Command
     {
         $this->addArgument('name', InputArgument::REQUIRED, 'The gym')
             ->addOption('state', null, InputOption::VALUE_REQUIRED, 'serves, read-only or archived')
-            ->addOption('group', null, InputOption::VALUE_REQUIRED, 'Gyms of one group share what they offer; - for none')
+            ->addOption('group', null, InputOption::VALUE_REQUIRED, 'Gyms of a group share what they offer; - for none')
             ->addOption('server', null, InputOption::VALUE_REQUIRED, 'host:port, or - for that of the installation');
     }
 

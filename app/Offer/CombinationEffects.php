@@ -105,7 +105,7 @@ final readonly class CombinationEffects
                 static fn (CombinationSummary $one): bool => null === $one->archivedAt,
             ))[0] ?? null;
             $said = match (true) {
-                null !== $change => self::saysOfChange($change, $offers[$key]->gym),
+                null !== $change => $this->saysOfChange($change, $offers[$key]->gym, $numbering),
                 null !== $inUse => [
                     t('This chain is in the library already as “{name}”.', name: $inUse->content->name),
                 ],
@@ -141,7 +141,7 @@ final readonly class CombinationEffects
     }
 
     /** @return list<string> */
-    private static function saysOfChange(OfferedChange $change, string $gym): array
+    private function saysOfChange(OfferedChange $change, string $gym, Numbering $numbering): array
     {
         if (!$change->changesSomething()) {
             return [t('What {gym} changed since you took it over is here already.', gym: $gym)];
@@ -149,6 +149,13 @@ final readonly class CombinationEffects
         $said = [
             t('{gym} changed {fields} since you took it over.', gym: $gym, fields: implode(', ', $change->theirs)),
         ];
+        $now = $change->combination->content();
+        if ($now->notation !== $change->result->notation) {
+            $said[] = t(
+                'Here it is {text} now.',
+                text: $this->lines->text($now->notation, $now->stance, $numbering),
+            );
+        }
         $kept = array_diff($change->ours, $change->both());
         if ([] !== $kept) {
             $said[] = t('You changed {fields} yourselves; that stays.', fields: implode(', ', $kept));

@@ -11,13 +11,13 @@ final readonly class OfferDocument
 {
     public const FORMAT = 'periplus-offers';
     public const MAX_COMBINATIONS = 500;
-    /** Maximum number of programmes, and of numberings. */
+    /** Maximum number of courses, and of numberings. */
     public const MAX_OTHERS = 20;
 
     /**
      * @param string $gym name of the gym
      * @param list<OfferedCombination> $combinations
-     * @param list<OfferedProgramme> $programmes
+     * @param list<OfferedCourse> $courses
      * @param list<OfferedNumbering> $numberings
      * @param list<OfferedHouseRules> $houseRules
      */
@@ -33,8 +33,8 @@ final readonly class OfferDocument
         #[Assert\Count(max: self::MAX_COMBINATIONS, maxMessage: 'A gym offers at most {{ limit }} combinations.')]
         public array $combinations = [],
         #[Assert\Valid]
-        #[Assert\Count(max: self::MAX_OTHERS, maxMessage: 'A gym offers at most {{ limit }} programmes.')]
-        public array $programmes = [],
+        #[Assert\Count(max: self::MAX_OTHERS, maxMessage: 'A gym offers at most {{ limit }} courses.')]
+        public array $courses = [],
         #[Assert\Valid]
         #[Assert\Count(max: self::MAX_OTHERS, maxMessage: 'A gym offers at most {{ limit }} numberings.')]
         public array $numberings = [],
@@ -47,6 +47,6 @@ final readonly class OfferDocument
     /** @return list<OfferedThing> in the order in which they are listed */
     public function things(): array
     {
-        return [...$this->combinations, ...$this->programmes, ...$this->numberings, ...$this->houseRules];
+        return [...$this->combinations, ...$this->courses, ...$this->numberings, ...$this->houseRules];
     }
 }

@@ -48,7 +48,7 @@ final readonly class OfferEffects
                 continue;
             }
             $effects[$key] = match (true) {
-                $thing instanceof OfferedProgramme => $this->programme($thing, $taken[$key] ?? null, $numbering),
+                $thing instanceof OfferedCourse => $this->course($thing, $taken[$key] ?? null, $numbering),
                 $thing instanceof OfferedNumbering => $this->numbering($thing, $taken[$key] ?? null),
                 $thing instanceof OfferedHouseRules => $this->houseRules($thing, $offer->gym),
                 default => throw new \LogicException('Offers are of four kinds.'),
@@ -58,7 +58,7 @@ final readonly class OfferEffects
         return [...$effects, ...$this->combinations->workOut($combinations, $taken, $numbering)];
     }
 
-    private function programme(OfferedProgramme $thing, ?AnsweredOffer $taken, Numbering $numbering): OfferEffect
+    private function course(OfferedCourse $thing, ?AnsweredOffer $taken, Numbering $numbering): OfferEffect
     {
         $weeks = $thing->syllabus->weeks;
         $count = array_sum(array_map(static fn (FileWeek $week): int => \count($week->combinations), $weeks));
@@ -73,10 +73,9 @@ final readonly class OfferEffects
         if ([] !== $missing) {
             $said[] = t(
                 '{count, plural, one {One of its combinations is} other {# of its combinations are}} not in your '
-                    .'library and would be left out: {names}. Accept them first.',
+                    .'library and would be left out, such as {names}. Accept them first.',
                 count: \count($missing),
-                names: implode('; ', \array_slice($missing, 0, self::MAX_NAMED))
-                    .(\count($missing) > self::MAX_NAMED ? ' …' : ''),
+                names: implode('; ', \array_slice($missing, 0, self::MAX_NAMED)),
             );
         }
         $course = null === $taken?->subject() ? null : $this->courses->find((int) $taken->subject());
@@ -170,7 +169,7 @@ final readonly class OfferEffects
         $differences = self::differences($ours, $theirs);
 
         return new OfferEffect(
-            t('questions of school, severities, limits and numbers of the model'),
+            t('schools, severities, limits and numbers'),
             [
                 0 === $differences
                     ? t('Yours are the same.')

@@ -12,8 +12,8 @@ enum OfferKind: string
     case Combination = 'combination';
     /** Every combination that has it, also later ones. Other gyms see the combinations. */
     case Theme = 'theme';
-    /** What a course teaches week by week, and its combinations. */
-    case Programme = 'programme';
+    /** A course with its syllabus, and the combinations of that. */
+    case Course = 'course';
     case Numbering = 'numbering';
     case HouseRules = 'house-rules';
 
@@ -22,7 +22,7 @@ enum OfferKind: string
         return match ($this) {
             self::Combination => t('the combination'),
             self::Theme => t('the theme'),
-            self::Programme => t('the programme of the course'),
+            self::Course => t('the course'),
             self::Numbering => t('the numbering'),
             self::HouseRules => t('the house rules'),
         };

@@ -122,7 +122,7 @@ final readonly class OfferReview
                 return null;
             }
             $subject = match (true) {
-                $thing instanceof OfferedProgramme => $this->acceptProgramme($offer, $thing, $request, $head),
+                $thing instanceof OfferedCourse => $this->acceptCourse($offer, $thing, $request, $head),
                 $thing instanceof OfferedNumbering => $this->acceptNumbering($offer, $thing, $request, $head),
                 // They are saved on their page, after a look at what they do to the library.
                 default => $this->effect($offer)->canBeAccepted ? null : throw new Conflict(
@@ -242,7 +242,7 @@ final readonly class OfferReview
         );
     }
 
-    private function acceptProgramme(Offer $offer, OfferedProgramme $thing, OfferRequest $request, User $head): string
+    private function acceptCourse(Offer $offer, OfferedCourse $thing, OfferRequest $request, User $head): string
     {
         $id = $this->taken($offer)?->subject();
         $course = null === $id ? null : $this->courses->find((int) $id);

@@ -47,7 +47,7 @@ final readonly class OfferWriter
     public function write(): OfferDocument
     {
         $courses = array_values(array_filter(
-            array_map($this->course(...), $this->offerings->subjects(OfferKind::Programme)),
+            array_map($this->course(...), $this->offerings->subjects(OfferKind::Course)),
         ));
         $numberings = $this->numberings->all();
         $own = array_filter(
@@ -61,7 +61,7 @@ final readonly class OfferWriter
             OfferDocument::FORMAT,
             gym: $this->gym->name(),
             combinations: $this->combinations($courses),
-            programmes: array_map(fn (Course $course): OfferedProgramme => new OfferedProgramme(
+            courses: array_map(fn (Course $course): OfferedCourse => new OfferedCourse(
                 (string) $course->id(),
                 self::courseRequest($course),
                 $this->syllabus($course),
@@ -100,7 +100,7 @@ final readonly class OfferWriter
         return match ($kind) {
             OfferKind::Combination => ($this->combinations->inUse([(int) $subject])[0] ?? null)?->content->name,
             OfferKind::Theme => isset($this->themes->themes()[$subject]) ? $subject : null,
-            OfferKind::Programme => $this->course($subject)?->name(),
+            OfferKind::Course => $this->course($subject)?->name(),
             // Built-in ones are everywhere.
             OfferKind::Numbering => isset(Numbering::builtIn()[$subject])
                 ? null
@@ -112,7 +112,7 @@ final readonly class OfferWriter
     }
 
     /**
-     * @param list<Course> $courses whose programmes are offered
+     * @param list<Course> $courses that are offered
      *
      * @return list<OfferedCombination> by name
      */

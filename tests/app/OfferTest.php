@@ -53,7 +53,7 @@ final class OfferTest extends ApiTestCase
         self::assertSame(410, $this->ask('GET', $path)->status);
     }
 
-    public function testAThemeAndAProgrammeBringTheirCombinationsAlsoLaterOnes(): void
+    public function testAThemeAndACourseBringTheirCombinationsAlsoLaterOnes(): void
     {
         $this->save(['name' => 'First', 'text' => '1 2', 'themes' => ['liver']]);
         $taught = $this->save(['name' => 'Taught', 'text' => '1 2 3', 'themes' => []]);
@@ -65,13 +65,13 @@ final class OfferTest extends ApiTestCase
             ['If-Match' => '"1"'],
         );
         $this->offer('theme', 'liver');
-        $this->offer('programme', (string) $course);
+        $this->offer('course', (string) $course);
         $this->offer('house-rules', 'boxing');
         $this->save(['name' => 'Second', 'text' => '1 2 3b', 'themes' => ['liver']]);
         $document = $this->document();
 
         self::assertEqualsCanonicalizing(['First', 'Second', 'Taught'], self::names($document['combinations']));
-        self::assertCount(1, self::rows($document['programmes']));
+        self::assertCount(1, self::rows($document['courses']));
         self::assertSame(['boxing'], array_column(self::rows($document['houseRules']), 'item'));
     }
 
@@ -79,7 +79,7 @@ final class OfferTest extends ApiTestCase
     #[TestWith(['theme', 'nobody has it'])]
     #[TestWith(['numbering', 'parity'])]
     #[TestWith(['house-rules', 'fencing'])]
-    #[TestWith(['programme', '999999'])]
+    #[TestWith(['course', '999999'])]
     public function testOnlyWhatIsThereCanBeOffered(string $kind, string $subject): void
     {
         $answer = $this->ask('PUT', '/api/offerings', ['kind' => $kind, 'subject' => $subject]);
@@ -172,6 +172,7 @@ final class OfferTest extends ApiTestCase
         self::assertTrue($later['isLaterVersion']);
         self::assertSame('1 2 3 2', $later['text']);
         self::assertContains('Northern Gym changed chain since you took it over.', $changes);
+        self::assertContains('Here it is 1 2 3 now.', $changes);
         self::assertContains('You changed themes yourselves; that stays.', $changes);
         self::assertIsArray($later['here']);
         self::assertSame(2, $later['here']['version']);
@@ -238,7 +239,7 @@ final class OfferTest extends ApiTestCase
         self::assertSame([412, 'changed-meanwhile'], [$stale->status, $stale->type()]);
     }
 
-    public function testAProgrammeBecomesACourseWithWhatIsInTheLibrary(): void
+    public function testAnOfferedCourseBecomesOneWithWhatIsInTheLibrary(): void
     {
         $weeks = [
             [
@@ -250,29 +251,29 @@ final class OfferTest extends ApiTestCase
                 ],
             ],
         ];
-        $programme = static fn (array $weeks): array => [
+        $offered = static fn (array $weeks): array => [
             'item' => '7',
             'course' => ['name' => 'Northern Tuesday', 'rules' => 'boxing', 'minutes' => 75],
             'syllabus' => ['format' => 'periplus-syllabus', 'version' => 1, 'name' => 'Tuesday', 'weeks' => $weeks],
         ];
-        $document = ['combinations' => [self::offered(['chain' => '1 2 3'])], 'programmes' => [$programme($weeks)]];
+        $document = ['combinations' => [self::offered(['chain' => '1 2 3'])], 'courses' => [$offered($weeks)]];
         $this->follow($document);
         $this->answer('accept', $this->offers()[0]);
         $offer = $this->offers()[0];
-        self::assertSame(['programme', '1 week, 2 combinations'], [$offer['kind'], $offer['about']]);
+        self::assertSame(['course', '1 week, 2 combinations'], [$offer['kind'], $offer['about']]);
         self::assertStringContainsString('Missing: 1 1 2', implode(' ', self::strings($offer['changes'])));
         self::assertSame(200, $this->answer('accept', $offer)->status);
 
-        $course = self::rows($this->ask('GET', '/api/courses')->body['courses'])[0];
-        self::assertSame(['Northern Tuesday', 75, null], [$course['name'], $course['minutes'], $course['weekday']]);
-        self::assertSame([['Pier']], $this->taught($course['id']));
+        $made = self::rows($this->ask('GET', '/api/courses')->body['courses'])[0];
+        self::assertSame(['Northern Tuesday', 75, null], [$made['name'], $made['minutes'], $made['weekday']]);
+        self::assertSame([['Pier']], $this->taught($made['id']));
 
-        $this->change([...$document, 'programmes' => [$programme([...$weeks, $weeks[0]])]]);
+        $this->change([...$document, 'courses' => [$offered([...$weeks, $weeks[0]])]]);
         $later = $this->offers()[0];
         self::assertContains('Replaces what “Northern Tuesday” teaches now.', self::strings($later['changes']));
         self::assertIsArray($later['here']);
         self::assertSame(200, $this->answer('accept', [...$later, 'against' => $later['here']['version']])->status);
-        self::assertSame([['Pier'], ['Pier']], $this->taught($course['id']));
+        self::assertSame([['Pier'], ['Pier']], $this->taught($made['id']));
     }
 
     public function testANumberingIsAddedWithWhatItsNumbersMeanElsewhere(): void

@@ -71,7 +71,9 @@ export default function HouseRulesScreen() {
           options={PARTS}
           aria-label={t`Rules, or the numbers of the model`}
         />
-        <span className="small">{set.isBuiltIn ? t`built-in` : t`changed by this gym`}</span>
+        <span className="small">
+          {offer.data ? t`as ${offer.data.gym} offers them` : set.isBuiltIn ? t`built-in` : t`changed by this gym`}
+        </span>
       </Flex>
       <Editor
         key={`${set.id}-${set.version}-${earlier.data?.id ?? ""}-${offer.data?.digest ?? ""}`}

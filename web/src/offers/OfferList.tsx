@@ -22,7 +22,7 @@ import "./offers.css";
 export const KINDS: Record<Offer["kind"], string> = {
   combination: t`combination`,
   theme: t`theme`,
-  programme: t`programme`,
+  course: t`course`,
   numbering: t`numbering`,
   "house-rules": t`house rules`,
 };

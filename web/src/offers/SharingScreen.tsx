@@ -126,7 +126,7 @@ function Add({ isRunning, taken, onAdd }: AddProps) {
   const choices: Record<Offer["kind"], { value: string; label: string }[]> = {
     combination: [],
     theme: themes.map(({ theme, combinations }) => ({ value: theme, label: t`${theme} (${combinations})` })),
-    programme: courses.filter(({ archived }) => !archived).map(({ id, name }) => ({ value: String(id), label: name })),
+    course: courses.filter(({ archived }) => !archived).map(({ id, name }) => ({ value: String(id), label: name })),
     numbering: numberings.filter(({ isBuiltIn }) => !isBuiltIn).map(({ id, name }) => ({ value: id, label: name })),
     "house-rules": RULES.map(({ value, label }) => ({ value, label })),
   };

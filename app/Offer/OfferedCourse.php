@@ -8,8 +8,8 @@ use Periplus\App\Course\CourseRequest;
 use Periplus\App\Syllabus\SyllabusFile;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What a course of another gym teaches, with its group and its rounds. */
-final readonly class OfferedProgramme implements OfferedThing
+/** A course of another gym with its syllabus, its group and its rounds. */
+final readonly class OfferedCourse implements OfferedThing
 {
     public function __construct(
         #[Assert\Regex('/^\d{1,9}$/D', message: 'A course is known by its number.')]
@@ -23,7 +23,7 @@ final readonly class OfferedProgramme implements OfferedThing
 
     public function kind(): OfferKind
     {
-        return OfferKind::Programme;
+        return OfferKind::Course;
     }
 
     public function item(): string
