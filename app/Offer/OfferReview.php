@@ -73,6 +73,9 @@ final readonly class OfferReview
                 }
             }
         }
+        // What is in use here already comes first.
+        $isLater = static fn (Offer $offer): bool => null !== self::takenOf($answers[$offer->key()] ?? []);
+        usort($offers, static fn (Offer $one, Offer $other): int => $isLater($other) <=> $isLater($one));
         $shown = \array_slice($offers, ($page - 1) * self::PAGE_SIZE, self::PAGE_SIZE);
 
         return new OfferPage(

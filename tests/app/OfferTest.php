@@ -165,7 +165,10 @@ final class OfferTest extends ApiTestCase
             ['name' => 'Pier', 'text' => '1 2 3', 'rules' => 'boxing', 'themes' => ['ours'], 'note' => 'Theirs.'],
             ['If-Match' => '"1"'],
         );
-        $this->change(['combinations' => [self::offered(['chain' => '1 2 3 2', 'note' => 'Theirs.'])]]);
+        $this->change(['combinations' => [
+            self::offered(['item' => '7', 'name' => 'Another', 'chain' => '1 1 2']),
+            self::offered(['chain' => '1 2 3 2', 'note' => 'Theirs.']),
+        ]]);
         $later = $this->offers()[0];
         $changes = self::strings($later['changes']);
 
