@@ -60,9 +60,9 @@ export function CombinationFacts({ combination, checkedLevel }: { combination: C
             </Link>
           ))}
         </span>
+        <CombinationSharing combination={combination} />
       </Flex>
       {combination.note && <p className="combination-note">{combination.note}</p>}
-      <CombinationSharing combination={combination} />
     </>
   );
 }

@@ -26,7 +26,7 @@ export function CombinationSharing({ combination }: { combination: Combination }
       },
     );
   return (
-    <p className="small combination-sharing">
+    <span className="small combination-sharing">
       {origin && (
         <span>
           <Trans>
@@ -49,6 +49,6 @@ export function CombinationSharing({ combination }: { combination: Combination }
           {isOffered ? t`Stop offering it` : t`Offer it to other gyms`}
         </button>
       )}
-    </p>
+    </span>
   );
 }
