@@ -13,7 +13,18 @@ directory_start() {
 }
 
 # Of one of several gyms the directory says that it is read only; the others are written meanwhile.
-alone() { gym_is_read_only() { :; }; }
+alone() {
+    gym_is_read_only() { # 1 or 0
+        if [ "$1" = 1 ]; then
+            console_on_directory directory:change "$HOSTED" --state=read-only
+            GYM_STATE=read-only
+            until_ready 60 nobody_writes || true
+        else
+            console_on_directory directory:change "$HOSTED" --state=serves
+            GYM_STATE=serves
+        fi
+    }
+}
 
 is_several() { [ -e "$STATE/several" ]; }
 
@@ -29,6 +40,7 @@ use_hosted() { # NAME
     local found
     found=$(hosted_gyms | awk -F '\t' -v name="$1" '$1 == name')
     [ -n "$found" ] || fail "There is no gym \"$1\". bin/periplus gym list names them."
+    HOSTED=$1
     GYM_DB=periplus_$1
     GYM_STATE=$(cut -f3 <<<"$found")
     GYM_SERVER=$(cut -f5 <<<"$found")
@@ -41,7 +53,8 @@ gym_create() { # NAME HOST [GROUP]
     local said
     said=$(console_on_directory directory:add "$1" "$2" ${3:+--group="$3"} ${NEW_GYM_SERVER:+--server="$NEW_GYM_SERVER"}) || fail "$said"
     use_hosted "$1"
-    alone
+    # Nobody writes it yet.
+    gym_is_read_only() { :; }
     OWN_GYM=$1
     upgrade
     console_of "$1" gym:setup-link
@@ -57,15 +70,10 @@ gym_upgrade() { # NAME
     alone
     # A gym whose creation was interrupted is founded now.
     OWN_GYM=$([ -n "$(applied_migrations "$GYM_DB")" ] || echo "$1")
-    if [ "$(applied_migrations "$GYM_DB")" != "$(known_migrations)" ]; then
-        console_on_directory directory:change "$1" --state=read-only
-        until_ready 60 nobody_writes || true
-        say "$1:"
-        upgrade
-        console_on_directory directory:change "$1" --state=serves
-    else
-        upgrade
-    fi
+    [ "$(applied_migrations "$GYM_DB")" = "$(known_migrations)" ] || say "$1:"
+    upgrade
+    # Also where an earlier upgrade was killed.
+    [ "$GYM_STATE" = serves ] || gym_is_read_only 0
 }
 
 # Whether no transaction of the gym that is meant is open.

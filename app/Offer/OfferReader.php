@@ -9,6 +9,7 @@ use Periplus\App\Store\Refused;
 use Symfony\Component\Serializer\Exception\ExceptionInterface as NotReadable;
 use Symfony\Component\Serializer\SerializerInterface;
 use Symfony\Component\Validator\Validator\ValidatorInterface;
+use Symfony\Contracts\Cache\CacheInterface;
 use Symfony\Contracts\HttpClient\Exception\ExceptionInterface as NotReached;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
 
@@ -29,6 +30,7 @@ final readonly class OfferReader
         private SerializerInterface $serializer,
         private ValidatorInterface $validator,
         private HttpClientInterface $http,
+        private CacheInterface $foundCache,
     ) {
     }
 
@@ -77,8 +79,20 @@ final readonly class OfferReader
         );
     }
 
-    /** @throws Refused when it is not what a gym offers */
+    /**
+     * A document of hundreds of combinations takes a while to read, and is the same for every request until it changes.
+     *
+     * @throws Refused when it is not what a gym offers
+     */
     public function read(string $json): OfferDocument
+    {
+        return $this->foundCache->get(
+            'offers.'.hash('xxh128', $json),
+            fn (): OfferDocument => $this->readAnew($json),
+        );
+    }
+
+    private function readAnew(string $json): OfferDocument
     {
         try {
             $document = $this->serializer->deserialize($json, OfferDocument::class, 'json');

@@ -189,7 +189,7 @@ test("the sign-in comes from the catalogue", async ({ page }) => {
 });
 
 for (const address of SCREENS) {
-  test(`all texts of ${address.split("?")[0]} come from a catalogue`, async ({ page }) => {
+  test(`all texts of ${address} come from a catalogue`, async ({ page }) => {
     await page.goto("/");
     await page.locator("input").nth(0).fill(HEAD_COACH.email);
     await page.locator("input").nth(1).fill(HEAD_COACH.password);

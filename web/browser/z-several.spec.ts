@@ -254,6 +254,10 @@ test("a gym is brought up to date, moved to another server and back, archived an
   gym.sql(`${newest}; DROP TABLE answered_offer, followed_gym, offer_link, offering`, "periplus_north");
   expect(onGym("upgrade", "north")).toBe("");
   expect(gym.sql("SELECT COUNT(*) FROM offering", "periplus_north")).toContain("0");
+  // As an upgrade leaves it that was killed.
+  gym.sql("UPDATE hosted_gym SET state = 'read-only' WHERE name = 'north'", "periplus_directory");
+  onGym("upgrade", "north");
+  expect(onGym("list")).toMatch(/north +north.test +serves/);
   expect(await combinations()).toBe(before);
 
   // The sign-in moves with everything else.
