@@ -33,7 +33,8 @@ hosted_gyms() { console_on_directory directory:list; } # NAME HOST STATE GROUP S
 # Other names of the server of this installation, as a balancer gives them, and which of them a new gym gets.
 OWN_SERVERS=
 NEW_GYM_SERVER=
-here_or() { if [[ " - $OWN_SERVERS " = *" $1 "* ]]; then echo -; else echo "$1"; fi; } # SERVER
+# A server by its name here: - where it is the one of this installation.
+as_seen_here() { if [[ " - $OWN_SERVERS " = *" $1 "* ]]; then echo -; else echo "$1"; fi; } # SERVER
 
 # Sets what follows from which of the gyms is meant.
 use_hosted() { # NAME
@@ -44,7 +45,7 @@ use_hosted() { # NAME
     GYM_DB=periplus_$1
     GYM_STATE=$(cut -f3 <<<"$found")
     GYM_SERVER=$(cut -f5 <<<"$found")
-    DB_SERVER=$(here_or "$GYM_SERVER")
+    DB_SERVER=$(as_seen_here "$GYM_SERVER")
     RECORDINGS=$STATE/recordings/gyms/$1
 }
 
@@ -100,7 +101,7 @@ gym_move() { # NAME SERVER
     local from=$DB_SERVER to=$2 there
     [ "$GYM_SERVER" != "$to" ] || fail "The gym $1 is there already."
     [ "$GYM_STATE" = serves ] || fail "The gym $1 is archived, or something else is done with it."
-    there=$(here_or "$to")
+    there=$(as_seen_here "$to")
     if [ "$there" = "$from" ]; then
         console_on_directory directory:change "$1" --server="$to"
         say "The gym $1 is reached at $to now."

@@ -81,11 +81,6 @@ class FollowedGym
         return $this->problem;
     }
 
-    public function user(): User
-    {
-        return $this->user;
-    }
-
     /** Its offers are these now. */
     public function found(ReadOffers $read, \DateTimeImmutable $now): void
     {

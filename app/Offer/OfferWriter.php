@@ -215,7 +215,7 @@ final readonly class OfferWriter
         );
     }
 
-    public static function rulesRequest(HouseRules $rules): HouseRulesRequest
+    private static function rulesRequest(HouseRules $rules): HouseRulesRequest
     {
         $row = $rules->jsonSerialize();
 

@@ -6,6 +6,7 @@ namespace Periplus\App\Offer;
 
 use Periplus\App\Combination\SaveRequest;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
@@ -25,7 +26,7 @@ final readonly class OfferedCombination implements OfferedThing
         #[Assert\NotBlank(message: 'Give it a name.', normalizer: 'trim')]
         #[Assert\Length(max: 120, maxMessage: 'A name has at most {{ limit }} characters.')]
         public string $name,
-        #[Assert\Length(max: 400, maxMessage: 'A chain has at most {{ limit }} characters.')]
+        #[Assert\Length(max: Reader::MAX_LENGTH, maxMessage: 'A chain has at most {{ limit }} characters.')]
         public string $chain,
         public Stance $stance,
         public string $rules,

@@ -30,11 +30,6 @@ class Offering
     ) {
     }
 
-    public function id(): int
-    {
-        return $this->id ?? throw new \LogicException('This is not stored yet.');
-    }
-
     public function kind(): OfferKind
     {
         return $this->kind;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Syllabus;
 
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
@@ -14,7 +15,7 @@ final readonly class FileCombination
     public function __construct(
         #[Assert\Length(max: 120, maxMessage: 'A name has at most {{ limit }} characters.')]
         public string $name,
-        #[Assert\Length(max: 400, maxMessage: 'A chain has at most {{ limit }} characters.')]
+        #[Assert\Length(max: Reader::MAX_LENGTH, maxMessage: 'A chain has at most {{ limit }} characters.')]
         public string $chain,
         public Stance $stance = Stance::Orthodox,
     ) {

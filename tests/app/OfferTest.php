@@ -382,6 +382,26 @@ final class OfferTest extends ApiTestCase
         self::assertStringContainsString('wobble', implode(' ', self::strings($offer['changes'])));
     }
 
+    public function testTheLongestChainThatCanBeSavedCanBeOfferedAndTaught(): void
+    {
+        $id = $this->save(['name' => 'Long', 'text' => implode(' ', array_fill(0, 63, 'slip-lead')).' 1']);
+        $course = $this->ask('POST', '/api/courses', ['name' => 'Patience'])->id();
+        $this->ask(
+            'PUT',
+            "/api/courses/$course/syllabus",
+            ['weeks' => [['theme' => '', 'note' => '', 'combinations' => [$id]]]],
+            ['If-Match' => '"1"'],
+        );
+        $this->offer('course', (string) $course);
+        $document = $this->document();
+        $this->ask('POST', "/api/combinations/$id/archive", null, ['If-Match' => '"1"']);
+        $this->follow($document);
+        $offer = $this->offers()[0];
+
+        self::assertSame('Long', $offer['name']);
+        self::assertSame(200, $this->answer('accept', $offer)->status);
+    }
+
     /** @param array<string, mixed> $with */
     private function save(array $with): int
     {
