@@ -54,7 +54,7 @@ gym_create() { # NAME HOST [GROUP]
     local said
     said=$(console_on_directory directory:add "$1" "$2" ${3:+--group="$3"} ${NEW_GYM_SERVER:+--server="$NEW_GYM_SERVER"}) || fail "$said"
     use_hosted "$1"
-    # Nobody writes it yet.
+    # A gym that is being created has no coaches, so nothing has to be made read only.
     gym_is_read_only() { :; }
     OWN_GYM=$1
     upgrade

@@ -37,7 +37,7 @@ class AnsweredOffer
     #[ORM\Column(length: 32, options: ['fixed' => true])]
     private string $digest;
 
-    /** The combination as it was offered; null for anything else. */
+    /** The content that was offered, where it is a combination; null for the other kinds. */
     #[ORM\Column(type: CombinationContentType::NAME, nullable: true)]
     private ?CombinationContent $content = null;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Offer;
 
-/** What of this gym an offer is about: what it changes, or what is here already. */
+/** The combination, course, numbering or house rules of this gym that an offer would change or has the same of. */
 final readonly class LocalThing
 {
     /**

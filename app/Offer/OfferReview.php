@@ -104,7 +104,7 @@ final readonly class OfferReview
     }
 
     /**
-     * Takes an offer over as it is.
+     * Accepts an offer without changes and stores it in this gym.
      *
      * @throws Refused
      */

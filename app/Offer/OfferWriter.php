@@ -28,7 +28,7 @@ use Periplus\Core\Notation\Numbering;
 
 use function Periplus\Core\Language\t;
 
-/** Writes what this gym offers, as it is now. */
+/** Builds the document of this gym's offers from their current content. */
 final readonly class OfferWriter
 {
     public function __construct(

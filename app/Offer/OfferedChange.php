@@ -17,7 +17,7 @@ final readonly class OfferedChange
     /** @var list<string> fields that were changed here */
     public array $ours;
 
-    /** @param CombinationContent $then as it was offered when it was taken over */
+    /** @param CombinationContent $then the content that was offered when this gym accepted it */
     public function __construct(public Combination $combination, CombinationContent $then, CombinationContent $offered)
     {
         $now = $combination->content();

@@ -40,7 +40,7 @@ export default function HouseRulesScreen() {
   if (rules.isError) {
     return <NoPage title={t`House rules`} error={rules.error} />;
   }
-  if (!rules.data || (undo !== null && earlier.isPending) || (source !== null && offer.isPending)) {
+  if (!rules.data || (undo !== null && earlier.isPending) || offer.isLoading) {
     return <Loading what={t`Loading the house rules`} />;
   }
   const sets = rules.data.sets;
@@ -75,6 +75,7 @@ export default function HouseRulesScreen() {
           {offer.data ? t`as ${offer.data.gym} offers them` : set.isBuiltIn ? t`built-in` : t`changed by this gym`}
         </span>
       </Flex>
+      <Failure error={offer.error} />
       <Editor
         key={`${set.id}-${set.version}-${earlier.data?.id ?? ""}-${offer.data?.digest ?? ""}`}
         set={set}
